@@ -1,0 +1,141 @@
+/** The answer to a find, as files, the server and the screen carry it. */
+import type { Find } from "./find/schema.ts";
+import type { Tier } from "./find/taxa.ts";
+import { definitionOf, type Family } from "./find/vocabulary.ts";
+import { CHARACTER_WORDS, stateWords, wordList } from "./find/words.ts";
+import type { Contradiction, MissingMust } from "./judge/candidates.ts";
+import type { MaskUse, Point } from "./judge/contradictions.ts";
+import type { Status } from "./judge/distance.ts";
+import { type DangerDistance, type Judgement, judge } from "./judge/judge.ts";
+import type { Look } from "./judge/looks.ts";
+import { type BodyVerdict, type ConditionCode, type Reason, rule, type Verdict } from "./judge/verdict.ts";
+import type { Knowledge } from "./knowledge/knowledge.ts";
+import { type Plan, planNext } from "./next/plan.ts";
+
+/** Something seen that fits a danger: it speaks for it, sure or not. */
+export interface Sign {
+  readonly family: Family;
+  readonly character: string;
+  readonly body: string;
+  readonly text: string;
+}
+
+export interface DangerAnswer {
+  readonly sheet: string;
+  readonly name: string;
+  readonly scientific: string;
+  readonly tier: Tier;
+  readonly syndrome?: string;
+  readonly mistakes: number;
+  readonly status: Status;
+  /** The body that is nearest to it. */
+  readonly body: string;
+  readonly points: readonly Point[];
+  readonly masks: readonly MaskUse[];
+  readonly speaksFor: readonly Sign[];
+  readonly bodies: readonly { readonly body: string; readonly mistakes: number; readonly status: Status }[];
+}
+
+export interface CandidateAnswer {
+  readonly sheet: string;
+  readonly name: string;
+  readonly tier: Tier;
+  readonly fits: boolean;
+  readonly allowed: boolean;
+  readonly mustsConfirmed: number;
+  readonly mustsMissing: readonly string[];
+  readonly missing: readonly MissingMust[];
+  readonly contradictions: readonly Contradiction[];
+  readonly doubts: readonly Contradiction[];
+}
+
+/** The whole answer to one find. */
+export interface Answer {
+  readonly id: string;
+  readonly verdict: Verdict;
+  readonly edition: string;
+  readonly reasons: readonly Reason[];
+  readonly conditions?: readonly ConditionCode[];
+  readonly restsOn: readonly string[];
+  readonly dangers: readonly DangerAnswer[];
+  readonly candidates: readonly CandidateAnswer[];
+  readonly bodies: readonly BodyVerdict[];
+  readonly next: Plan;
+}
+
+/** Judges a find against the knowledge and answers. Pure: equal find and edition, equal answer, byte for byte. */
+export function assess(find: Find, knowledge: Knowledge): Answer {
+  const judgement = judge(find, knowledge);
+  const ruling = rule(judgement);
+  return {
+    id: find.id,
+    verdict: ruling.verdict,
+    edition: knowledge.edition,
+    reasons: ruling.reasons,
+    ...(ruling.conditions.length > 0 ? { conditions: ruling.conditions } : {}),
+    restsOn: ruling.restsOn,
+    dangers: judgement.dangers.map(dangerAnswer),
+    candidates: candidateAnswers(judgement),
+    bodies: ruling.bodies,
+    next: planNext(supposingAges(find, judgement, knowledge), ruling.verdict, agesUntold(find)),
+  };
+}
+
+/** Bodies to be kept whose age nobody has told: until it is, their gills and their foot say nothing. */
+function agesUntold(find: Find): readonly string[] {
+  return find.bodies.filter((body) => body.keep !== false && body.age === undefined).map((body) => body.id);
+}
+
+/** The plan begins with telling those ages, and goes on as if they were grown. */
+function supposingAges(find: Find, judgement: Judgement, knowledge: Knowledge): Judgement {
+  if (agesUntold(find).length === 0) return judgement;
+  return judge(
+    { ...find, bodies: find.bodies.map((body) => ({ ...body, age: body.age ?? "mature" })) },
+    knowledge,
+  );
+}
+
+function dangerAnswer({ sheet, nearest, status, perBody }: DangerDistance): DangerAnswer {
+  return {
+    sheet: sheet.id,
+    name: sheet.names.common,
+    scientific: sheet.names.scientific,
+    tier: sheet.tier,
+    ...(sheet.syndrome === undefined ? {} : { syndrome: sheet.syndrome }),
+    mistakes: nearest.mistakes,
+    status,
+    body: nearest.body,
+    points: nearest.points,
+    masks: nearest.masks,
+    speaksFor: nearest.speaksFor.map(signOf),
+    bodies: perBody.map(({ body, mistakes, status: on }) => ({ body, mistakes, status: on })),
+  };
+}
+
+function signOf({ character, body, states }: Look): Sign {
+  const seen = wordList(
+    states.map((state) => stateWords(character, state)),
+    "and",
+  );
+  return {
+    family: definitionOf(character).family,
+    character,
+    body,
+    text: `${CHARACTER_WORDS[character].plain}: ${seen}`,
+  };
+}
+
+function candidateAnswers({ candidates }: Judgement): CandidateAnswer[] {
+  return candidates.map(({ sheet, fits, allowed, mustsConfirmed, mustsMissing, contradictions, doubts }) => ({
+    sheet: sheet.id,
+    name: sheet.names.common,
+    tier: sheet.tier,
+    fits,
+    allowed,
+    mustsConfirmed,
+    mustsMissing: mustsMissing.map((must) => must.character),
+    missing: mustsMissing,
+    contradictions,
+    doubts,
+  }));
+}

@@ -1,0 +1,30 @@
+/** The front door of the core: the record, the knowledge, the judgement, the figure. */
+
+export * from "./assess.ts";
+export * from "./find/canonical.ts";
+export * from "./find/edits.ts";
+export * from "./find/entry.ts";
+export { findJsonSchema } from "./find/json-schema.ts";
+export * from "./find/parse.ts";
+export * from "./find/schema.ts";
+export * from "./find/taxa.ts";
+export * from "./find/vocabulary.ts";
+export * from "./find/words.ts";
+export { AGES_MUST } from "./judge/candidates.ts";
+export { DEFAULT_RULES, type RulesInForce, rulesOf } from "./judge/condition.ts";
+export type { MaskUse, Point } from "./judge/contradictions.ts";
+export { STATUSES, type Status } from "./judge/distance.ts";
+export { MASKS, type Mask } from "./judge/masks.ts";
+export {
+  type BodyVerdict,
+  CONDITION_WORDS,
+  type ConditionCode,
+  PRINT_HOURS,
+  type Reason,
+  VERDICTS,
+  type Verdict,
+} from "./judge/verdict.ts";
+export * from "./knowledge/knowledge.ts";
+export * from "./knowledge/sheet.ts";
+export { testWords } from "./next/field-tests.ts";
+export type { CannotSettle, Plan, PlannedTest } from "./next/plan.ts";

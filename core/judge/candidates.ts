@@ -1,0 +1,131 @@
+/** How a sought kind stands: whether it still fits, what its musts lack, what speaks against it. */
+import type { Clause, Must, Sheet } from "../knowledge/sheet.ts";
+import type { RulesInForce } from "./condition.ts";
+import { agreementOf, pointOf } from "./contradictions.ts";
+import type { Look } from "./looks.ts";
+import { masksInForce } from "./masks.ts";
+import type { BodyScene, Scene } from "./scene.ts";
+import { sizePoints } from "./sizes.ts";
+
+/** One thing that speaks against a sought kind. */
+export interface Contradiction {
+  readonly character: string;
+  readonly body: string;
+  readonly text: string;
+}
+
+/** A must that is not yet confirmed, with what it asks. */
+export interface MissingMust {
+  readonly character: string;
+  readonly says: string;
+}
+
+export interface Candidate {
+  readonly sheet: Sheet;
+  /** Nothing sure and unmasked speaks against it: it may still be this. */
+  readonly fits: boolean;
+  /** Nothing at all speaks against it, not even an unsure look or one that only a mask excuses. */
+  readonly fitsPlainly: boolean;
+  /** The house rules let it be kept. */
+  readonly allowed: boolean;
+  readonly mustsConfirmed: number;
+  readonly mustsMissing: readonly MissingMust[];
+  readonly contradictions: readonly Contradiction[];
+  readonly doubts: readonly Contradiction[];
+}
+
+/** The must that stands for bodies of more than one age. */
+export const AGES_MUST = "age";
+
+/** Weighs one sought sheet against the find. All bodies count, kept or not: they are thought to be one kind. */
+export function candidateOf(sheet: Sheet, scene: Scene, rules: RulesInForce): Candidate {
+  const contradictions: Contradiction[] = [];
+  const doubts: Contradiction[] = [];
+  const weigh = (look: Look, body: BodyScene | undefined) => {
+    const agreement = agreementOf(sheet, look, body?.body.age, body?.conditions, true);
+    if (agreement.kind !== "contradicts" && agreement.kind !== "masked") return;
+    const { character, text } = pointOf(sheet, look, body?.body.age);
+    (agreement.kind === "contradicts" && look.sure ? contradictions : doubts).push({
+      character,
+      body: look.body,
+      text,
+    });
+  };
+  for (const look of scene.site.values()) weigh(look, undefined);
+  for (const body of scene.bodies) {
+    for (const look of body.looks.values()) weigh(look, body);
+    contradictions.push(
+      ...sizePoints(sheet, body.body).map(({ character, body: id, text }) => ({ character, body: id, text })),
+    );
+  }
+  const mustsMissing = missingMusts(sheet, scene);
+  const listed = sheet.musts.length + (sheet.agesNeeded > 1 ? 1 : 0);
+  return {
+    sheet,
+    fits: contradictions.length === 0,
+    fitsPlainly: contradictions.length === 0 && doubts.length === 0,
+    allowed: isAllowed(sheet, rules),
+    mustsConfirmed: listed - mustsMissing.length,
+    mustsMissing,
+    contradictions,
+    doubts,
+  };
+}
+
+function isAllowed(sheet: Sheet, rules: RulesInForce): boolean {
+  switch (sheet.houseRule) {
+    case undefined:
+      return true;
+    case "amanitas":
+      return rules.amanitas === "known";
+    case "small-brown":
+      return rules.smallBrown === "known";
+    case "upsetters":
+      return rules.upsetters === "cooked";
+  }
+}
+
+function missingMusts(sheet: Sheet, scene: Scene): MissingMust[] {
+  const missing: MissingMust[] = [];
+  const agesSeen = new Set<string>();
+  for (const must of sheet.musts) {
+    const way = must.ways.find((clauses) =>
+      clauses.every((clause) => isConfirmed(clause, scene, scene.bodies)),
+    );
+    const everywhere =
+      !sheet.everyBody.includes(must.character) ||
+      scene.kept.every((body) =>
+        must.ways.some((clauses) => clauses.every((clause) => isConfirmed(clause, scene, [body]))),
+      );
+    if (way === undefined || !everywhere) missing.push({ character: must.character, says: must.says });
+    for (const clause of way ?? [])
+      for (const body of scene.bodies)
+        if (body.body.age !== undefined && showsOn(clause, body)) agesSeen.add(body.body.age);
+  }
+  if (agesSeen.size < sheet.agesNeeded && sheet.agesNeeded > 1)
+    missing.push({ character: AGES_MUST, says: `seen on bodies of ${sheet.agesNeeded} different ages` });
+  return missing;
+}
+
+function isConfirmed(clause: Clause, scene: Scene, bodies: readonly BodyScene[]): boolean {
+  const site = scene.site.get(clause.character);
+  if (site !== undefined) return site.states.some((state) => clause.states.includes(state));
+  return bodies.some((body) => showsOn(clause, body));
+}
+
+/** A clause is shown by a sure look at the right age that no mask could have made out of something else. */
+function showsOn(clause: Clause, body: BodyScene): boolean {
+  const look = body.looks.get(clause.character);
+  if (look === undefined || !look.sure || !look.states.every((state) => clause.states.includes(state)))
+    return false;
+  const { age } = body.body;
+  if (clause.ages !== undefined && (age === undefined || !clause.ages.includes(age))) return false;
+  return masksInForce(look, body.conditions).every(
+    (mask) => mask.to !== undefined && !look.states.some((state) => mask.to?.includes(state)),
+  );
+}
+
+/** Whether one must is confirmed by the find as it stands. */
+export function isMustConfirmed(must: Must, scene: Scene): boolean {
+  return must.ways.some((clauses) => clauses.every((clause) => isConfirmed(clause, scene, scene.bodies)));
+}

@@ -1,0 +1,122 @@
+/** The front door of the judgement: a find and the knowledge in, everything that follows from them out. */
+import type { Find } from "../find/schema.ts";
+import type { Knowledge } from "../knowledge/knowledge.ts";
+import type { Sheet } from "../knowledge/sheet.ts";
+import { type Candidate, candidateOf } from "./candidates.ts";
+import { conditionRefusals, groundRefusals, type RulesInForce, rulesOf } from "./condition.ts";
+import { type Distance, distanceOf, STATUSES, type Status } from "./distance.ts";
+import { likeliness } from "./ranking.ts";
+import { type BodyScene, inheritedLooks, type Scene, sceneOf } from "./scene.ts";
+import { type StopSign, stopSignsOf } from "./stop-signs.ts";
+
+/** A danger with its distance from every body and from the find: that of its nearest kept body. */
+export interface DangerDistance {
+  readonly sheet: Sheet;
+  /** The body with the fewest mistakes between it and the danger. */
+  readonly nearest: Distance;
+  /** The least cleared status of all the bodies that count: one body that is not cleared is enough. */
+  readonly status: Status;
+  readonly perBody: readonly Distance[];
+  readonly likeliness: number;
+}
+
+/** What refuses one body whatever its distances: stop signs and condition. */
+export interface Refusals {
+  readonly body: BodyScene;
+  readonly stops: readonly StopSign[];
+  readonly condition: readonly StopSign[];
+}
+
+/** All that the verdict rests on. */
+export interface Judgement {
+  readonly scene: Scene;
+  readonly rules: RulesInForce;
+  /** Nearest first: fewest mistakes, then likeliest. */
+  readonly dangers: readonly DangerDistance[];
+  /** Those that fit first, then by likeliness. */
+  readonly candidates: readonly Candidate[];
+  readonly refusals: readonly Refusals[];
+  readonly ground: readonly StopSign[];
+}
+
+/** Judges a find. Pure and deterministic; the order of bodies and observations changes nothing. */
+export function judge(find: Find, knowledge: Knowledge): Judgement {
+  const scene = sceneOf(find);
+  const rules = rulesOf(find);
+  const inherited = new Map(scene.bodies.map((body) => [body, inheritedLooks(scene, body)]));
+  const counted = scene.kept.length > 0 ? scene.kept : scene.bodies;
+
+  const dangers = knowledge.dangers.map((sheet): DangerDistance => {
+    const perBody = scene.bodies.map((body) =>
+      distanceOf(sheet, scene, body, inherited.get(body) ?? [], rules.distance),
+    );
+    const ofCounted = perBody.filter((distance) => counted.some((body) => body.body.id === distance.body));
+    const nearest = ofCounted.reduce((near, distance) =>
+      compareDistances(distance, near) < 0 ? distance : near,
+    );
+    const status =
+      STATUSES[Math.min(...ofCounted.map((distance) => STATUSES.indexOf(distance.status)))] ?? "stands";
+    return { sheet, nearest, status, perBody, likeliness: likeliness(sheet, scene) };
+  });
+  dangers.sort(
+    (one, other) =>
+      one.nearest.mistakes - other.nearest.mistakes ||
+      STATUSES.indexOf(one.status) - STATUSES.indexOf(other.status) ||
+      other.likeliness - one.likeliness ||
+      (one.sheet.id < other.sheet.id ? -1 : 1),
+  );
+
+  const ranked = knowledge.sought.map((sheet) => ({
+    candidate: candidateOf(sheet, scene, rules),
+    likeliness: likeliness(sheet, scene),
+  }));
+  ranked.sort(
+    (one, other) =>
+      Number(other.candidate.fits) - Number(one.candidate.fits) ||
+      one.candidate.contradictions.length - other.candidate.contradictions.length ||
+      other.likeliness - one.likeliness ||
+      (one.candidate.sheet.id < other.candidate.sheet.id ? -1 : 1),
+  );
+  const candidates = ranked.map(({ candidate }) => candidate);
+
+  return {
+    scene,
+    rules,
+    dangers,
+    candidates,
+    refusals: refusalsOf(scene, rules, candidates),
+    ground: groundRefusals(find, rules),
+  };
+}
+
+function compareDistances(one: Distance, other: Distance): number {
+  return (
+    one.mistakes - other.mistakes ||
+    STATUSES.indexOf(one.status) - STATUSES.indexOf(other.status) ||
+    (one.body < other.body ? -1 : 1)
+  );
+}
+
+function refusalsOf(scene: Scene, rules: RulesInForce, candidates: readonly Candidate[]): Refusals[] {
+  const fitting = candidates.filter((candidate) => candidate.fits);
+  const bearsFrost = fitting.some((candidate) => candidate.sheet.bearsFrost);
+  const excusing = candidates.filter(
+    ({ fitsPlainly, allowed, sheet }) => fitsPlainly && allowed && sheet.tier !== "inedible",
+  );
+  return scene.bodies.map((body) => ({
+    body,
+    stops: stopSignsOf({
+      scene,
+      body,
+      smallBrownAllowed: rules.smallBrown === "known",
+      aimedAt: (states) =>
+        excusing.some(({ sheet }) =>
+          states.every(
+            ([character, state]) =>
+              sheet.characters[character]?.[body.body.age ?? "mature"]?.[state] !== undefined,
+          ),
+        ),
+    }),
+    condition: conditionRefusals(body.body, rules, bearsFrost),
+  }));
+}

@@ -1,0 +1,333 @@
+/**
+ * What hides what: time, weather and handling turn one state into another.
+ *
+ * A mask is data with its reason in words. A state that a kind can reach through a mask in force fits that kind.
+ * Basis of all rules and thresholds: common practice, no source, unless a line says memory.
+ */
+import type { Body, Find } from "../find/schema.ts";
+import type { Age, CharacterId, Lift, PrintPaper, Wear } from "../find/vocabulary.ts";
+import type { Look, Looks } from "./looks.ts";
+
+/** More than a few hours since picking: colours, stain, smell and texture are no longer those of the field. */
+export const HOURS_UNTIL_STALE = 4;
+/** Dry days after which stain and smell are held silent (memory). */
+export const DROUGHT_DAYS = 5;
+/** Air colder than this silences stain and smell until the piece is warmed in the hand (memory). */
+export const COLD_BELOW_C = 8;
+
+/** All that can put a mask in force on one body. */
+export interface Conditions {
+  readonly age: Age | undefined;
+  readonly lifted: Lift | undefined;
+  readonly wear: ReadonlySet<Wear>;
+  readonly stale: boolean;
+  readonly softened: boolean;
+  readonly tunnelled: boolean;
+  readonly frost: boolean;
+  readonly drought: boolean;
+  readonly cold: boolean;
+  readonly rain: boolean;
+  readonly cannotSmell: boolean;
+  readonly paper: PrintPaper | undefined;
+  /** The ring was looked at and no veil spans the gills. */
+  readonly veilSeenOpen: boolean;
+}
+
+/** The conditions of one body of a find. */
+export function conditionsOf(find: Find, body: Body, looks: Looks): Conditions {
+  const weather = find.weather ?? {};
+  const ring = looks.get("ring");
+  return {
+    age: body.age,
+    lifted: body.lifted,
+    wear: new Set(body.wear ?? []),
+    stale: (body.hoursSincePicked ?? 0) > HOURS_UNTIL_STALE,
+    softened: body.firmness === "soft" || body.firmness === "mushy",
+    tunnelled: [body.larvae, body.larvaeParts?.stem].some(
+      (larvae) => larvae === "few" || larvae === "riddled",
+    ),
+    frost: weather.frostLastNight === true,
+    drought: (weather.drySpellDays ?? 0) >= DROUGHT_DAYS,
+    cold: weather.warmedInHand !== true && weather.airTempC !== undefined && weather.airTempC < COLD_BELOW_C,
+    rain: (weather.rain24hMm ?? 0) > 0,
+    cannotSmell: weather.cannotSmell === true,
+    paper: body.print?.paper ?? weather.printPaper,
+    veilSeenOpen: ring !== undefined && !ring.states.includes("closed"),
+  };
+}
+
+/** One thing that hides another. */
+export interface Mask {
+  readonly id: string;
+  readonly characters: readonly CharacterId[];
+  /** True states that it can hide; left out for all. */
+  readonly from?: readonly string[];
+  /** What is then seen; left out for anything. */
+  readonly to?: readonly string[];
+  readonly inForce: (conditions: Conditions, look: Look) => boolean;
+  /** Why it hides, in words. */
+  readonly why: string;
+  /** What lifts it, in words; left out where nothing does today. */
+  readonly lift?: string;
+}
+
+const isOld = (c: Conditions) => c.age === undefined || c.age === "old";
+const isButton = (c: Conditions) => c.age === undefined || c.age === "egg" || c.age === "button";
+const worn = (c: Conditions, ...wears: Wear[]) => wears.some((wear) => c.wear.has(wear));
+const weathered = (c: Conditions) => c.rain || worn(c, "rain-washed", "waterlogged", "frozen", "dried-out");
+
+const STAINS: readonly CharacterId[] = [
+  "stain-cut",
+  "stain-stem",
+  "stain-base",
+  "stain-rub",
+  "stain-pores",
+  "stain-ring",
+];
+const WEAK_STAINS = ["none", "faint-yellow", "slight-blue", "brown"];
+const PALE = ["white", "cream", "buff"];
+const DARK_PRINTS = ["clay-brown", "rust-brown", "chocolate-brown", "purple-brown", "olive-brown", "black"];
+const HEAT_LIFTS = "crush a piece on white paper and bring it out on heat, then look and smell again";
+
+/** Every mask, in the order of handling. */
+export const MASKS: readonly Mask[] = [
+  {
+    id: "warts-gone",
+    characters: ["veil-on-cap"],
+    to: ["none", "powder"],
+    inForce: () => true,
+    why: "warts and patches go with rain, with the push through litter and with handling: a bare cap says nothing",
+  },
+  {
+    id: "ring-lost",
+    characters: ["ring"],
+    to: ["none", "remnants", "fibrous-zone"],
+    inForce: (c) => c.age !== "young" || c.wear.size > 0 || c.rain,
+    why: "a ring goes with age, handling and weather, and a button has none yet: only a young, fresh stem can show that there never was one",
+    lift: "look at a young, fresh, untouched body",
+  },
+  {
+    id: "base-hidden",
+    characters: ["base"],
+    inForce: (c) => c.lifted !== "whole",
+    why: "the foot was not lifted whole with a look into the hole: a sac or a bulb may have stayed in the ground",
+    lift: "dig one out whole, from 2.5 cm beside the stem, and look into the hole",
+  },
+  {
+    id: "base-worn",
+    characters: ["base"],
+    to: ["plain", "tapered", "rooting", "bulb"],
+    inForce: (c) => isOld(c) || worn(c, "handled", "cleaned", "nibbled", "dried-out", "waterlogged"),
+    why: "on an old, handled or cleaned body the sac may have worn away",
+    lift: "lift a fresh body whole and look before it is handled",
+  },
+  {
+    id: "stain-silenced",
+    characters: STAINS,
+    to: WEAK_STAINS,
+    inForce: (c, look) => !look.heated && (c.frost || worn(c, "frozen")),
+    why: "frost last night silences a stain: no yellow means nothing yet",
+    lift: HEAT_LIFTS,
+  },
+  {
+    id: "stain-dried",
+    characters: STAINS,
+    to: WEAK_STAINS,
+    inForce: (c, look) => !look.heated && (c.drought || worn(c, "dried-out")),
+    why: "drought silences a stain",
+    lift: HEAT_LIFTS,
+  },
+  {
+    id: "stain-cold",
+    characters: STAINS,
+    to: WEAK_STAINS,
+    inForce: (c, look) => !look.heated && c.cold,
+    why: "cold silences a stain",
+    lift: "warm the piece in your hand for two minutes, then nick it again",
+  },
+  {
+    id: "stain-spoilt",
+    characters: [...STAINS, "stain-speed", "latex"],
+    inForce: (c) => isOld(c) || c.softened || worn(c, "waterlogged") || c.stale,
+    why: "on sodden, soft, old or long picked flesh a stain or its lack is nobody's evidence",
+    lift: "nick a fresh, firm body in the field",
+  },
+  {
+    id: "milk-dried",
+    characters: ["latex"],
+    to: ["none"],
+    inForce: (c) => c.drought || worn(c, "dried-out", "frozen"),
+    why: "drought dries up the milk",
+  },
+  {
+    id: "smell-silenced",
+    characters: ["smell"],
+    inForce: (c, look) => !look.heated && (c.frost || worn(c, "frozen")),
+    why: "frost last night silences the smell: the nose proves nothing yet",
+    lift: HEAT_LIFTS,
+  },
+  {
+    id: "smell-dried",
+    characters: ["smell"],
+    inForce: (c, look) => !look.heated && (c.drought || worn(c, "dried-out")),
+    why: "drought silences the smell",
+    lift: HEAT_LIFTS,
+  },
+  {
+    id: "smell-cold",
+    characters: ["smell"],
+    inForce: (c, look) => !look.heated && c.cold,
+    why: "cold silences the smell",
+    lift: "warm a crushed piece in your hand for two minutes, then smell again",
+  },
+  {
+    id: "smell-gone",
+    characters: ["smell"],
+    inForce: (c) => c.stale || c.cannotSmell || worn(c, "waterlogged"),
+    why: "long picked, waterlogged, or nobody here can smell it: the nose proves nothing",
+  },
+  {
+    id: "gills-too-young",
+    characters: ["gill-colour"],
+    inForce: (c) => isButton(c),
+    why: "the gills of a button have no spore colour yet",
+    lift: "look at an older body",
+  },
+  {
+    id: "veil-not-looked-at",
+    characters: ["gill-colour"],
+    inForce: (c) => c.age === "young" && !c.veilSeenOpen,
+    why: "behind a veil that still spans them the gills have no spore colour, and the veil was not seen open",
+    lift: "look at the ring of this body, or at an older one",
+  },
+  {
+    id: "gills-still-pale",
+    characters: ["gill-colour"],
+    to: PALE,
+    inForce: (c) => c.age === "young",
+    why: "gills that will be pink, brown or green start nearly white",
+    lift: "look at an older body",
+  },
+  {
+    id: "colours-stale",
+    characters: [
+      "gill-colour",
+      "cap-colour",
+      "cap-colour-centre",
+      "stem-colour",
+      "flesh-colour",
+      "underside-colour",
+      "pore-colour",
+      "stem-texture",
+      "two-toned",
+    ],
+    inForce: (c) => c.stale,
+    why: "colour and texture of more than a few hours since picking are not those of the field",
+  },
+  {
+    id: "colours-faded",
+    characters: ["cap-colour", "cap-colour-centre"],
+    from: [
+      "red",
+      "orange",
+      "yellow",
+      "wine-red",
+      "pink",
+      "olive",
+      "green",
+      "yellow-green",
+      "purple",
+      "lilac",
+      "blue",
+    ],
+    to: ["white", "cream", "buff", "yellow", "orange"],
+    inForce: (c) => weathered(c) || isOld(c),
+    why: "sun, rain and age bleach a cap",
+  },
+  {
+    id: "browns-faded",
+    characters: ["cap-colour", "cap-colour-centre"],
+    from: ["brown", "red-brown", "orange", "grey", "black"],
+    to: ["buff", "yellow", "grey", "brown"],
+    inForce: (c) => weathered(c) || isOld(c),
+    why: "sun, drying and age bleach a brown cap",
+  },
+  {
+    id: "bump-gone",
+    characters: ["cap-shape"],
+    from: ["bell", "conical", "umbonate", "convex", "ball", "egg"],
+    to: ["flat", "depressed", "wavy", "convex"],
+    inForce: (c) => isOld(c) || c.age === "mature",
+    why: "a bell or a bump goes with age",
+  },
+  {
+    id: "scales-gone",
+    characters: ["cap-surface", "stem-surface"],
+    from: [
+      "scaly",
+      "scaly-below-ring",
+      "powdery",
+      "cottony",
+      "granular",
+      "hairy",
+      "velvety",
+      "dotted",
+      "fibrillose",
+    ],
+    to: ["smooth", "silky", "fibrillose"],
+    inForce: (c) => isOld(c) || c.rain || c.wear.size > 0,
+    why: "scales, flocks and velvet go with rain, handling and age",
+    lift: "look at a young, untouched body",
+  },
+  {
+    id: "stem-eaten",
+    characters: ["stem-inside"],
+    from: ["solid", "stuffed"],
+    to: ["hollow", "chambered"],
+    inForce: (c) => c.tunnelled,
+    why: "insects make a solid stem hollow",
+  },
+  {
+    id: "bracket-dried",
+    characters: ["bend", "cap-surface", "underside-colour", "cap-edge-band"],
+    inForce: (c) => worn(c, "dried-out"),
+    why: "drying takes velvet, suppleness and the white underside",
+  },
+  {
+    id: "white-on-white",
+    characters: ["spore-print"],
+    from: ["white", "cream", "pink", "yellow"],
+    to: ["white", "cream", "ochre", "yellow"],
+    inForce: (c) => c.paper === "white-only",
+    why: "a pale print does not show on white paper alone",
+    lift: "lay a cap on the split card",
+  },
+  {
+    id: "dark-on-black",
+    characters: ["spore-print"],
+    from: DARK_PRINTS,
+    to: DARK_PRINTS,
+    inForce: (c) => c.paper === "black-only",
+    why: "dark prints cannot be told apart on black paper alone",
+    lift: "lay a cap on the split card",
+  },
+];
+
+const MASKS_BY_CHARACTER = new Map<CharacterId, readonly Mask[]>();
+for (const mask of MASKS)
+  for (const character of mask.characters)
+    MASKS_BY_CHARACTER.set(character, [...(MASKS_BY_CHARACTER.get(character) ?? []), mask]);
+
+/** The masks in force on one look; a look at the site has none. */
+export function masksInForce(look: Look, conditions: Conditions | undefined): readonly Mask[] {
+  if (conditions === undefined) return [];
+  return (MASKS_BY_CHARACTER.get(look.character) ?? []).filter((mask) => mask.inForce(conditions, look));
+}
+
+/** Whether a mask can make a true state look like the one observed. */
+export function canHide(mask: Mask, truth: string, observed: string): boolean {
+  return (
+    (mask.from === undefined || mask.from.includes(truth)) &&
+    (mask.to === undefined || mask.to.includes(observed))
+  );
+}

@@ -1,0 +1,105 @@
+/** A find made ready for judging: looks and conditions of the site and of every body, in an order of their own. */
+import type { Body, Find } from "../find/schema.ts";
+import type { CharacterId } from "../find/vocabulary.ts";
+import { bodyLooks, type Look, type Looks, siteLooks } from "./looks.ts";
+import { type Conditions, conditionsOf, masksInForce } from "./masks.ts";
+
+/** One body with what was seen of it and what hides it. */
+export interface BodyScene {
+  readonly body: Body;
+  readonly looks: Looks;
+  readonly conditions: Conditions;
+  readonly kept: boolean;
+}
+
+/** The whole find, bodies sorted by id so that the order of a record changes nothing. */
+export interface Scene {
+  readonly find: Find;
+  readonly site: Looks;
+  readonly bodies: readonly BodyScene[];
+  readonly kept: readonly BodyScene[];
+}
+
+/** Prepares a find. */
+export function sceneOf(find: Find): Scene {
+  const bodies = [...find.bodies]
+    .sort((one, other) => (one.id < other.id ? -1 : 1))
+    .map((body): BodyScene => {
+      const looks = bodyLooks(find, body);
+      return { body, looks, conditions: conditionsOf(find, body, looks), kept: body.keep !== false };
+    });
+  return { find, site: siteLooks(find), bodies, kept: bodies.filter((body) => body.kept) };
+}
+
+/** Tests that are done once for the find; a body inherits them when its own quick look agrees. */
+export const ONCE_ONLY: readonly CharacterId[] = ["spore-print", "base", "bisection"];
+
+/** A quick look is four touches: underside, stem and ring, foot, cut. Any one character of a touch is enough. */
+export const QUICK_LOOK: readonly (readonly CharacterId[])[] = [
+  ["underside", "gill-colour", "gill-attachment", "gill-fold", "pore-colour", "underside-colour"],
+  ["ring", "stem-surface", "stem-colour"],
+  ["base"],
+  ["stain-cut", "stain-base", "stain-stem", "flesh-colour", "bisection", "latex"],
+];
+
+const QUICK_LOOK_CHARACTERS: ReadonlySet<CharacterId> = new Set(QUICK_LOOK.flat());
+
+/** Whether a body's quick look would be incomplete without this one character. */
+export function undoesQuickLook(body: BodyScene, character: string): boolean {
+  return QUICK_LOOK.some((touch) => {
+    const seen = touch.filter((one) => body.looks.get(one)?.sure === true);
+    return seen.length === 1 && seen[0] === character;
+  });
+}
+
+/** What a body inherits, and from which body it does so. */
+export interface Inherited {
+  readonly look: Look;
+  readonly from: BodyScene;
+}
+
+/**
+ * The once-only tests that a body takes over from reference bodies: those it lacks itself, where its own quick look is
+ * complete and every character of it that both show has the same states.
+ */
+export function inheritedLooks(scene: Scene, body: BodyScene): readonly Inherited[] {
+  const complete = QUICK_LOOK.every((touch) =>
+    touch.some((character) => body.looks.get(character)?.sure === true),
+  );
+  if (!complete) return [];
+  return ONCE_ONLY.flatMap((character): Inherited[] => {
+    if (isClear(body, character)) return [];
+    const from = scene.bodies.find(
+      (other) => other !== body && isClear(other, character) && agree(body, other),
+    );
+    const look = from?.looks.get(character);
+    return from === undefined || look === undefined ? [] : [{ look, from }];
+  });
+}
+
+/** Whether a body shows a character itself: surely, and with nothing that hides it. */
+function isClear(body: BodyScene, character: CharacterId): boolean {
+  const look = body.looks.get(character);
+  if (look?.sure !== true) return false;
+  return masksInForce(look, body.conditions).every(
+    (mask) => mask.to !== undefined && !look.states.some((state) => mask.to?.includes(state)),
+  );
+}
+
+/** Two bodies agree where no quick-look character that both show differs; gills may differ with age. */
+function agree(one: BodyScene, other: BodyScene): boolean {
+  for (const character of QUICK_LOOK_CHARACTERS) {
+    if (character === "gill-colour" && one.body.age !== other.body.age) continue;
+    const mine = one.looks.get(character);
+    const theirs = other.looks.get(character);
+    if (mine === undefined || theirs === undefined) continue;
+    if (character === "ring" && one.body.age !== other.body.age) {
+      if (isRingless(mine) === isRingless(theirs)) continue;
+      return false;
+    }
+    if (!mine.states.some((state) => theirs.states.includes(state))) return false;
+  }
+  return true;
+}
+
+const isRingless = (look: Look): boolean => look.states.every((state) => state === "none");

@@ -1,0 +1,57 @@
+/** What a measure says about a sheet. Books are short-sighted, so little is made of it. */
+import type { Body } from "../find/schema.ts";
+import type { Sheet } from "../knowledge/sheet.ts";
+import type { Point } from "./contradictions.ts";
+
+/** Up to this many times the sheet's range is no contradiction at all (common practice: books stop near 15 cm, 20 is met). */
+export const LENIENCY = 1.5;
+/** Beyond this many times a danger's largest size the point is hard. */
+export const HARD_TIMES = 2;
+
+const MEASURES = ["capCm", "stemLengthCm", "stemWidthMm", "thicknessMm"] as const;
+const MEASURE_WORDS = {
+  capCm: "cap",
+  stemLengthCm: "stem length",
+  stemWidthMm: "stem width",
+  thicknessMm: "thickness",
+};
+
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
+
+/** The points that a body's measures make against a sheet, at most one a measure. */
+export function sizePoints(sheet: Sheet, body: Body): Point[] {
+  const points: Point[] = [];
+  for (const measure of MEASURES) {
+    const value = body.measures?.[measure];
+    const range = sheet.sizes[measure];
+    if (value === undefined || range === undefined) continue;
+    const [smallest, largest] = range;
+    const grown = body.age === "mature" || body.age === "old";
+    const tooLarge = value > largest * LENIENCY;
+    if (!tooLarge && !(grown && value < smallest / LENIENCY)) continue;
+    const unit = measure.endsWith("Cm") ? "cm" : "mm";
+    points.push({
+      family: "size",
+      character: measure,
+      body: body.id,
+      hard: value > largest * HARD_TIMES,
+      text: `${MEASURE_WORDS[measure]} ${value} ${unit} on ${body.id}; the ${sheet.names.common} has ${smallest} to ${largest} ${unit}`,
+    });
+  }
+  for (const measure of ["sporeLengthUm", "sporeWidthUm"] as const) {
+    const values = body.measures?.[measure];
+    const range = sheet.sizes[measure];
+    if (values === undefined || range === undefined) continue;
+    const average = mean(values);
+    if (average <= range[1] * LENIENCY && average >= range[0] / LENIENCY) continue;
+    points.push({
+      family: "spore-size",
+      character: measure,
+      body: body.id,
+      hard: false,
+      text: `spores of ${average.toFixed(1)} µm on ${body.id}; the ${sheet.names.common} has ${range[0]} to ${range[1]} µm`,
+    });
+  }
+  return points;
+}

@@ -1,0 +1,49 @@
+/** All sheets together, as one edition. */
+import { sha256 } from "@noble/hashes/sha2.js";
+import { bytesToHex, utf8ToBytes } from "@noble/hashes/utils.js";
+import { canonicalJson } from "../find/canonical.ts";
+import { faultsOf, type Parsed } from "../find/parse.ts";
+import { DANGER_TIERS } from "../find/taxa.ts";
+import { type Sheet, sheetSchema } from "./sheet.ts";
+
+const EDITION_LENGTH = 12;
+
+/** The shelf of sheets, split into what is feared and what is sought. */
+export interface Knowledge {
+  /** Short hash of the content: equal sheets, equal edition. */
+  readonly edition: string;
+  readonly sheets: readonly Sheet[];
+  readonly dangers: readonly Sheet[];
+  readonly sought: readonly Sheet[];
+  readonly byId: ReadonlyMap<string, Sheet>;
+}
+
+/** Puts checked sheets on the shelf, in the order of their ids whatever the order given. */
+export function shelve(sheets: readonly Sheet[]): Knowledge {
+  const ordered = [...sheets].sort((one, other) => (one.id < other.id ? -1 : one.id > other.id ? 1 : 0));
+  return {
+    edition: bytesToHex(sha256(utf8ToBytes(canonicalJson(ordered)))).slice(0, EDITION_LENGTH),
+    sheets: ordered,
+    dangers: ordered.filter((sheet) => DANGER_TIERS.has(sheet.tier)),
+    sought: ordered.filter((sheet) => !DANGER_TIERS.has(sheet.tier)),
+    byId: new Map(ordered.map((sheet) => [sheet.id, sheet])),
+  };
+}
+
+/**
+ * Compiles raw sheet data (one object a file, by file name) into knowledge.
+ * @returns knowledge, or faults whose paths begin with the file's name.
+ */
+export function compileSheets(files: Readonly<Record<string, unknown>>): Parsed<Knowledge> {
+  const sheets: Sheet[] = [];
+  const faults = Object.entries(files).flatMap(([name, raw]) => {
+    const parsed = sheetSchema.safeParse(raw, { reportInput: true });
+    if (!parsed.success)
+      return faultsOf(parsed.error).map((fault) => ({ ...fault, path: `${name}: ${fault.path}` }));
+    if (sheets.some((sheet) => sheet.id === parsed.data.id))
+      return [{ path: `${name}: id`, message: "is used twice" }];
+    sheets.push(parsed.data);
+    return [];
+  });
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: shelve(sheets) };
+}

@@ -1,0 +1,194 @@
+/** The sheet: what is known of one taxon, as data. */
+import { z } from "zod";
+import { isTaxonId, registeredTier, TIERS } from "../find/taxa.ts";
+import {
+  AGES,
+  type Age,
+  CHARACTER_IDS,
+  type CharacterId,
+  definitionOf,
+  REGIONS,
+} from "../find/vocabulary.ts";
+
+/** How often a state occurs; a state that is not listed never does. */
+export const FREQUENCIES = ["always", "usual", "sometimes", "rare"] as const;
+export type Frequency = (typeof FREQUENCIES)[number];
+
+/** States with their frequencies. */
+export type StateTable = Readonly<Record<string, Frequency>>;
+/** A character's states at each age; an age that is left out says nothing. */
+export type AgeTable = Readonly<Partial<Record<Age, StateTable>>>;
+
+const AGE_SET: ReadonlySet<string> = new Set(AGES);
+const frequencyTable = z.record(z.string(), z.enum(FREQUENCIES));
+
+function checkStates(id: CharacterId, table: object, context: z.RefinementCtx, path: string[]): void {
+  const allowed = definitionOf(id).states;
+  const states = Object.keys(table);
+  if (states.length === 0) context.addIssue({ code: "custom", path, message: "lists no state" });
+  for (const state of states)
+    if (!allowed.includes(state))
+      context.addIssue({
+        code: "custom",
+        path: [...path, state],
+        message: `unknown state of ${id}; allowed: ${allowed.join(", ")}`,
+      });
+}
+
+/** Either one table for every age, or tables by "young" or "mature, old"; the answer is always by age. */
+function characterSchema(id: CharacterId) {
+  return z
+    .union([frequencyTable, z.record(z.string(), frequencyTable)])
+    .superRefine((table, context) => {
+      for (const [key, inner] of Object.entries(table)) {
+        if (typeof inner === "string") continue;
+        for (const age of key.split(/\s*,\s*/))
+          if (!AGE_SET.has(age))
+            context.addIssue({
+              code: "custom",
+              path: [key],
+              message: `unknown age ${age}; allowed: ${AGES.join(", ")}`,
+            });
+        if (!definitionOf(id).byAge)
+          context.addIssue({ code: "custom", path: [key], message: `${id} does not change with age` });
+        checkStates(id, inner, context, [key]);
+      }
+      if (Object.values(table).every((inner) => typeof inner === "string"))
+        checkStates(id, table, context, []);
+    })
+    .transform((table): AgeTable => {
+      const byAge: Partial<Record<Age, StateTable>> = {};
+      const whole = frequencyTable.safeParse(table);
+      if (whole.success) for (const age of AGES) byAge[age] = whole.data;
+      else
+        for (const [key, inner] of Object.entries(table))
+          if (typeof inner !== "string")
+            for (const age of AGES) if (key.split(/\s*,\s*/).includes(age)) byAge[age] = inner;
+      return byAge;
+    });
+}
+
+const charactersSchema = z.strictObject(
+  Object.fromEntries(CHARACTER_IDS.map((id) => [id, characterSchema(id).optional()])),
+);
+
+const clauseSchema = z.strictObject({
+  character: z.enum(CHARACTER_IDS),
+  states: z.array(z.string()).min(1),
+  ages: z.array(z.enum(AGES)).min(1).optional(),
+});
+/** One sure observation that a must rests on. */
+export type Clause = z.infer<typeof clauseSchema>;
+
+const mustSchema = z.strictObject({
+  character: z.enum(CHARACTER_IDS),
+  says: z.string().min(3),
+  /** Any one way is enough; all clauses of a way are needed. */
+  ways: z.array(z.array(clauseSchema).min(1)).min(1),
+});
+/** Something that has to be seen before the kind may be named. */
+export type Must = z.infer<typeof mustSchema>;
+
+const range = z
+  .tuple([z.number().positive(), z.number().positive()])
+  .refine(([low, high]) => low < high, "the smaller number comes first");
+const sizesSchema = z.strictObject({
+  capCm: range.optional(),
+  stemLengthCm: range.optional(),
+  stemWidthMm: range.optional(),
+  thicknessMm: range.optional(),
+  sporeLengthUm: range.optional(),
+  sporeWidthUm: range.optional(),
+});
+
+const basisSchema = z
+  .record(
+    z.string(),
+    z.union([z.enum(["memory", "common-practice"]), z.strictObject({ published: z.string().min(5) })]),
+  )
+  .refine((basis) => "default" in basis, "says no default basis");
+
+const taxonId = z.string().refine(isTaxonId, "is no known taxon");
+
+export const sheetSchema = z
+  .strictObject({
+    id: taxonId,
+    names: z.strictObject({
+      scientific: z.string().min(3),
+      common: z.string().min(3),
+      also: z.array(z.string()),
+      synonyms: z.array(z.string()),
+    }),
+    tier: z.enum(TIERS),
+    syndrome: z.string().min(3).optional(),
+    onsetHours: range.optional(),
+    genus: z.strictObject({
+      name: z.string().min(3),
+      kindsKnown: z.int().positive(),
+      kindsInGenus: z.int().positive(),
+      note: z.string(),
+    }),
+    /** Its buttons pass for buttons of sought kinds. */
+    buttonLike: z.boolean().default(false),
+    /** A house rule that has to allow it. */
+    houseRule: z.enum(["amanitas", "small-brown", "upsetters"]).optional(),
+    bearsFrost: z.boolean().default(false),
+    musts: z.array(mustSchema).min(2),
+    /** On bodies of how many different ages its musts must have been seen. */
+    agesNeeded: z.int().min(1).max(3).default(1),
+    /** Characters whose must has to be seen on every single body that is kept. */
+    everyBody: z.array(z.enum(CHARACTER_IDS)).default([]),
+    characters: charactersSchema,
+    sizes: sizesSchema,
+    months: z.partialRecord(z.enum(REGIONS), z.array(z.int().min(1).max(12)).min(1)),
+    elevationM: range.optional(),
+    lookalikes: z.array(taxonId),
+    company: z.array(taxonId),
+    keeping: z.strictObject({ frost: z.enum(["borne", "lost"]), coldDays: z.number().nonnegative() }),
+    handling: z.strictObject({
+      parts: z.string(),
+      cooking: z.string(),
+      alcohol: z.enum(["never"]).optional(),
+      rawPoisonous: z.boolean().optional(),
+      containers: z.string().optional(),
+    }),
+    basis: basisSchema,
+  })
+  .superRefine((sheet, context) => {
+    if (registeredTier(sheet.id) !== sheet.tier)
+      context.addIssue({
+        code: "custom",
+        path: ["tier"],
+        message: `the register holds ${sheet.id} as ${registeredTier(sheet.id)}`,
+      });
+    sheet.musts.forEach((must, index) => {
+      must.ways.flat().forEach((clause) => {
+        for (const state of clause.states) {
+          const listed = tablesOf(sheet.characters[clause.character], clause.ages);
+          if (!listed.some((table) => state in table))
+            context.addIssue({
+              code: "custom",
+              path: ["musts", index],
+              message: `${clause.character} ${state} is a must that the sheet itself does not list`,
+            });
+        }
+      });
+    });
+  });
+
+/** A sheet as compiled from its data file. */
+export type Sheet = z.infer<typeof sheetSchema>;
+
+/** The state tables of a character at the given ages (all ages when left out). */
+export function tablesOf(
+  table: AgeTable | undefined,
+  ages: readonly Age[] | undefined,
+): readonly StateTable[] {
+  if (table === undefined) return [];
+  return (ages ?? AGES).map((age) => table[age]).filter((states) => states !== undefined);
+}
+
+/** A sheet's table for one character, or undefined where it says nothing of it. */
+export function tableOf(sheet: Sheet, character: CharacterId): AgeTable | undefined {
+  return sheet.characters[character];
+}

@@ -1,0 +1,297 @@
+/**
+ * What to do next: which tests would bring every danger to the distance asked, if the find is what it seems to be.
+ *
+ * Greedy weighted cover: the test that moves most danger a minute comes first. Not always the cheapest set; never longer
+ * than the list of tests.
+ */
+
+import type { Tier } from "../find/taxa.ts";
+import { type CharacterId, definitionOf, type Family, HARD_FAMILIES } from "../find/vocabulary.ts";
+import { AGES_MUST, type Candidate } from "../judge/candidates.ts";
+import { agreementOf } from "../judge/contradictions.ts";
+import { familiesOf } from "../judge/distance.ts";
+import type { Judgement } from "../judge/judge.ts";
+import type { Look } from "../judge/looks.ts";
+import { type Conditions, masksInForce } from "../judge/masks.ts";
+import type { BodyScene } from "../judge/scene.ts";
+import { FREQUENCIES, type Must, type Sheet, tablesOf } from "../knowledge/sheet.ts";
+import { FIELD_TESTS, type FieldTest, testWords } from "./field-tests.ts";
+
+/** One step of the plan. */
+export interface PlannedTest {
+  readonly test: string;
+  readonly text: string;
+  readonly body?: string;
+  readonly minutes: number;
+  readonly waitHours: number;
+  readonly destroys: boolean;
+  /** Dangers that it would move one mistake farther away. */
+  readonly movesAway: readonly string[];
+}
+
+/** A danger that no test here can bring far enough away today, and why. */
+export interface CannotSettle {
+  readonly sheet: string;
+  readonly body: string;
+  readonly why: string;
+}
+
+export interface Plan {
+  /** The kind that the find seems to be, which the plan supposes. */
+  readonly supposing?: string;
+  readonly tests: readonly PlannedTest[];
+  readonly minutes: number;
+  readonly waitHours: number;
+  readonly cannotSettle: readonly CannotSettle[];
+}
+
+/** How much it is worth to move a danger of each tier by one mistake (our own scale; it only orders the tests). */
+const TIER_WEIGHT: Partial<Record<Tier, number>> = { deadly: 4, serious: 2, sickener: 1 };
+const MUST_WEIGHT = 1;
+const MINUTES_A_WAITING_HOUR = 4;
+const MINUTES_FOR_SPOILING = 1;
+
+interface Need {
+  readonly danger: Sheet;
+  readonly body: string;
+  readonly families: Set<Family>;
+  hard: boolean;
+}
+
+interface Option {
+  readonly test: FieldTest;
+  readonly body: BodyScene | undefined;
+  readonly looks: readonly Look[];
+  readonly conditions: Conditions | undefined;
+}
+
+const NOTHING: Plan = { tests: [], minutes: 0, waitHours: 0, cannotSettle: [] };
+
+/**
+ * Plans the remaining tests. An ended matter (leave, basket) and a find that fits nothing have none.
+ * @param agesUntold bodies whose age has to be told before anything else
+ */
+export function planNext(
+  judgement: Judgement,
+  verdict: "leave" | "hold" | "basket",
+  agesUntold: readonly string[],
+): Plan {
+  const supposed = judgement.candidates.find(
+    (one) => one.fits && one.allowed && one.sheet.tier !== "inedible",
+  );
+  if (verdict !== "hold" || supposed === undefined) return NOTHING;
+  const needs = needsOf(judgement);
+  const musts = mustsToShow(supposed);
+  const options = optionsOf(judgement, supposed.sheet);
+  const chosen: { option: Option; moves: readonly string[] }[] = [];
+  for (;;) {
+    const scored = options
+      .map((option) => ({ option, gain: gainOf(option, needs, musts, supposed, judgement.rules.distance) }))
+      .filter(({ gain }) => gain.worth > 0)
+      .map(({ option, gain }) => ({ option, gain, rate: gain.worth / costOf(option.test) }));
+    const best = scored.reduce<(typeof scored)[number] | undefined>(
+      (top, one) => (top === undefined || one.rate > top.rate ? one : top),
+      undefined,
+    );
+    if (best === undefined) break;
+    chosen.push({ option: best.option, moves: best.gain.moves });
+    take(best.option, needs, musts);
+    options.splice(options.indexOf(best.option), 1);
+  }
+  const tests = [
+    ...agesUntold.map((body) => step("tell-the-age", body, 0.5)),
+    ...chosen.map(({ option, moves }) => planned(option, moves)),
+    ...otherAges(supposed),
+  ];
+  return {
+    supposing: supposed.sheet.id,
+    tests,
+    minutes: tests.reduce((sum, test) => sum + test.minutes, 0),
+    waitHours: Math.max(0, ...tests.map((test) => test.waitHours)),
+    cannotSettle: needs
+      .filter((need) => isOpen(need, judgement.rules.distance))
+      .map((need) => cannotSettle(need, judgement, supposed)),
+  };
+}
+
+/** Missing musts; where an older body is to be found anyway, it will show those that its gills can show. */
+function mustsToShow({ sheet, mustsMissing }: Candidate): Set<string> {
+  const olderToCome = mustsMissing.some((must) => must.character === AGES_MUST);
+  const older = (must: Must) => must.ways.some((way) => way.every((clause) => clause.ages?.includes("old")));
+  const shownByOlder = new Set<string>(
+    olderToCome ? sheet.musts.filter(older).map((must) => must.character) : [],
+  );
+  return new Set(
+    mustsMissing.map((must) => must.character).filter((character) => !shownByOlder.has(character)),
+  );
+}
+
+function needsOf({ dangers, scene }: Judgement): Need[] {
+  return dangers.flatMap(({ sheet, perBody }) =>
+    perBody
+      .filter(
+        (distance) =>
+          distance.status !== "ruled-out" && scene.kept.some((body) => body.body.id === distance.body),
+      )
+      .map(
+        (distance): Need => ({
+          danger: sheet,
+          body: distance.body,
+          families: new Set(familiesOf(distance.points)),
+          hard: distance.points.some((point) => point.hard),
+        }),
+      ),
+  );
+}
+
+const isOpen = (need: Need, asked: number): boolean => need.families.size < asked || !need.hard;
+
+function optionsOf({ scene }: Judgement, supposed: Sheet): Option[] {
+  const options: Option[] = [];
+  for (const test of FIELD_TESTS) {
+    if (test.of === "site") {
+      const looks = test.shows
+        .filter((one) => !scene.site.has(one))
+        .flatMap((one) => expectedLook(supposed, one, undefined, false));
+      if (looks.length > 0) options.push({ test, body: undefined, looks, conditions: undefined });
+      continue;
+    }
+    for (const body of scene.kept) {
+      if (test.possible?.(body.conditions) === false) continue;
+      const conditions = { ...body.conditions, ...test.changes };
+      const looks = test.shows
+        .filter((one) => !isSettled(body, one))
+        .flatMap((one) => expectedLook(supposed, one, body, test.heated === true));
+      if (looks.length > 0) options.push({ test, body, looks, conditions });
+    }
+  }
+  return options;
+}
+
+/** Seen surely, with nothing in force that hides it: looking again would add nothing. */
+function isSettled(body: BodyScene, character: CharacterId): boolean {
+  const look = body.looks.get(character);
+  return look?.sure === true && masksInForce(look, body.conditions).length === 0;
+}
+
+/** What one would see if the find is what it seems to be: a state that its must asks for, else the commonest. */
+function expectedLook(
+  supposed: Sheet,
+  character: CharacterId,
+  body: BodyScene | undefined,
+  heated: boolean,
+): Look[] {
+  const ages = body?.body.age === undefined ? undefined : [body.body.age];
+  const tables = tablesOf(supposed.characters[character], ages);
+  const asked = supposed.musts
+    .flatMap((must) => must.ways.flat())
+    .filter((clause) => clause.character === character)
+    .flatMap((clause) => clause.states);
+  const common = (states: readonly string[]): string | undefined =>
+    FREQUENCIES.flatMap((frequency) =>
+      states.filter((state) => tables.some((table) => table[state] === frequency)),
+    )[0];
+  const state = common(asked) ?? common(tables.flatMap((table) => Object.keys(table)));
+  return state === undefined
+    ? []
+    : [{ character, body: body?.body.id ?? "site", states: [state], sure: true, heated }];
+}
+
+function gainOf(
+  option: Option,
+  needs: readonly Need[],
+  musts: ReadonlySet<string>,
+  supposed: Candidate,
+  asked: number,
+) {
+  const moves = new Set<string>();
+  let worth = 0;
+  for (const need of needs) {
+    if (!isOpen(need, asked) || (option.body !== undefined && option.body.body.id !== need.body)) continue;
+    const points = option.looks.filter((look) => speaksAgainst(need, look, option));
+    const families = new Set(
+      points
+        .map((look) => definitionOf(look.character).family)
+        .filter((family) => !need.families.has(family)),
+    );
+    const brings = need.families.size < asked ? families.size > 0 : points.some((look) => isHard(look));
+    if (!brings) continue;
+    moves.add(need.danger.id);
+    worth += TIER_WEIGHT[need.danger.tier] ?? 0;
+  }
+  for (const look of option.looks)
+    if (musts.has(look.character) && showsMust(look, option, supposed)) worth += MUST_WEIGHT;
+  return { worth, moves: [...moves] };
+}
+
+const isHard = (look: Look): boolean => HARD_FAMILIES.has(definitionOf(look.character).family);
+
+function speaksAgainst(need: Need, look: Look, option: Option): boolean {
+  return (
+    agreementOf(need.danger, look, option.body?.body.age, option.conditions, false).kind === "contradicts"
+  );
+}
+
+function showsMust(look: Look, option: Option, { sheet }: Candidate): boolean {
+  const hidden = masksInForce(look, option.conditions).some(
+    (mask) => mask.to === undefined || look.states.some((state) => mask.to?.includes(state)),
+  );
+  return (
+    !hidden &&
+    sheet.musts.some((must) =>
+      must.ways
+        .flat()
+        .some(
+          (clause) =>
+            clause.character === look.character &&
+            look.states.every((state) => clause.states.includes(state)),
+        ),
+    )
+  );
+}
+
+function take(option: Option, needs: readonly Need[], musts: Set<string>): void {
+  for (const need of needs) {
+    if (option.body !== undefined && option.body.body.id !== need.body) continue;
+    for (const look of option.looks) {
+      if (!speaksAgainst(need, look, option)) continue;
+      need.families.add(definitionOf(look.character).family);
+      need.hard ||= isHard(look);
+    }
+  }
+  for (const look of option.looks) musts.delete(look.character);
+}
+
+const costOf = (test: FieldTest): number =>
+  test.minutes + test.waitHours * MINUTES_A_WAITING_HOUR + (test.destroys ? MINUTES_FOR_SPOILING : 0);
+
+function planned({ test, body }: Option, movesAway: readonly string[]): PlannedTest {
+  const { id, minutes, waitHours, destroys } = test;
+  const of = body === undefined ? {} : { body: body.body.id };
+  return { test: id, text: testWords(id, body?.body.id), ...of, minutes, waitHours, destroys, movesAway };
+}
+
+/** The sheet asks for bodies of more than one age, and this find has none older to look at. */
+function otherAges({ mustsMissing }: Candidate): PlannedTest[] {
+  return mustsMissing.some((must) => must.character === AGES_MUST)
+    ? [step("find-an-older-one", undefined, 3)]
+    : [];
+}
+
+function step(test: string, body: string | undefined, minutes: number): PlannedTest {
+  const of = body === undefined ? {} : { body };
+  return { test, text: testWords(test, body), ...of, minutes, waitHours: 0, destroys: false, movesAway: [] };
+}
+
+function cannotSettle(need: Need, { dangers }: Judgement, supposed: Candidate): CannotSettle {
+  const distance = dangers
+    .find(({ sheet }) => sheet.id === need.danger.id)
+    ?.perBody.find((one) => one.body === need.body);
+  const why = [...new Set(distance?.masks.map((mask) => mask.why) ?? [])];
+  const alike = `nothing left to look at on ${need.body} tells the ${need.danger.names.common} from the ${supposed.sheet.names.common}`;
+  return {
+    sheet: need.danger.id,
+    body: need.body,
+    why: why.length > 0 ? `${alike} today: ${why.join("; ")}` : alike,
+  };
+}
