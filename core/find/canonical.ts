@@ -18,9 +18,10 @@ export function compareEntries(one: Entry, other: Entry): number {
   );
 }
 
-/** The body with its observations in the order of handling. */
+/** The body with its observations in the order of handling, and without an empty list of them. */
 export function canonicalBody(body: Body): Body {
-  return body.seen === undefined ? body : { ...body, seen: [...body.seen].sort(compareEntries) };
+  const { seen, ...rest } = body;
+  return seen === undefined || seen.length === 0 ? rest : { ...rest, seen: [...seen].sort(compareEntries) };
 }
 
 /** The find with every body's observations in the order of handling; bodies keep their order. */

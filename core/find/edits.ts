@@ -175,8 +175,7 @@ function draftLooks(find: Find, change: Extract<Change, { kind: "observe" | "uns
     before.length === 0
       ? { kind: "unsee", body: id, character, by }
       : { kind: "observe", body: id, character, by, entries: before };
-  const after = seen.length === 0 ? withField(body, "seen", null) : canonicalBody({ ...body, seen });
-  return done(withBody(find, after), inverse);
+  return done(withBody(find, canonicalBody({ ...body, seen })), inverse);
 }
 
 function done(find: unknown, inverse: Change): Parsed<{ find: unknown; inverse: Change }> {
@@ -201,7 +200,7 @@ function jsonOf(before: unknown): Json {
 export function newFind(
   id: string,
   foundAt: string,
-  firstBody: Body = { id: "A", age: "mature", lifted: "standing" },
+  firstBody: Body = { id: "A", lifted: "standing" },
 ): Find {
   return findSchema.parse({ format: "jittery-cap/find", version: 1, id, foundAt, bodies: [firstBody] });
 }

@@ -63,6 +63,8 @@ interface Option {
   readonly body: BodyScene | undefined;
   readonly looks: readonly Look[];
   readonly conditions: Conditions | undefined;
+  /** By danger, the looks that would speak against it. */
+  readonly against: ReadonlyMap<string, readonly Look[]>;
 }
 
 const NOTHING: Plan = { tests: [], minutes: 0, waitHours: 0, cannotSettle: [] };
@@ -82,7 +84,7 @@ export function planNext(
   if (verdict !== "hold" || supposed === undefined) return NOTHING;
   const needs = needsOf(judgement);
   const musts = mustsToShow(supposed);
-  const options = optionsOf(judgement, supposed.sheet);
+  const options = optionsOf(judgement, supposed.sheet, needs);
   const chosen: { option: Option; moves: readonly string[] }[] = [];
   for (;;) {
     const scored = options
@@ -95,7 +97,7 @@ export function planNext(
     );
     if (best === undefined) break;
     chosen.push({ option: best.option, moves: best.gain.moves });
-    take(best.option, needs, musts);
+    take(best.option, needs, musts, supposed);
     options.splice(options.indexOf(best.option), 1);
   }
   const tests = [
@@ -146,14 +148,18 @@ function needsOf({ dangers, scene }: Judgement): Need[] {
 
 const isOpen = (need: Need, asked: number): boolean => need.families.size < asked || !need.hard;
 
-function optionsOf({ scene }: Judgement, supposed: Sheet): Option[] {
+function optionsOf({ scene }: Judgement, supposed: Sheet, needs: readonly Need[]): Option[] {
   const options: Option[] = [];
+  const feared = new Set(needs.map((need) => need.danger));
+  const offer = (option: Omit<Option, "against">) => {
+    if (option.looks.length > 0) options.push({ ...option, against: looksAgainst(option, feared) });
+  };
   for (const test of FIELD_TESTS) {
     if (test.of === "site") {
       const looks = test.shows
         .filter((one) => !scene.site.has(one))
         .flatMap((one) => expectedLook(supposed, one, undefined, false));
-      if (looks.length > 0) options.push({ test, body: undefined, looks, conditions: undefined });
+      offer({ test, body: undefined, looks, conditions: undefined });
       continue;
     }
     for (const body of scene.kept) {
@@ -162,7 +168,7 @@ function optionsOf({ scene }: Judgement, supposed: Sheet): Option[] {
       const looks = test.shows
         .filter((one) => !isSettled(body, one))
         .flatMap((one) => expectedLook(supposed, one, body, test.heated === true));
-      if (looks.length > 0) options.push({ test, body, looks, conditions });
+      offer({ test, body, looks, conditions });
     }
   }
   return options;
@@ -208,7 +214,7 @@ function gainOf(
   let worth = 0;
   for (const need of needs) {
     if (!isOpen(need, asked) || (option.body !== undefined && option.body.body.id !== need.body)) continue;
-    const points = option.looks.filter((look) => speaksAgainst(need, look, option));
+    const points = option.against.get(need.danger.id) ?? [];
     const families = new Set(
       points
         .map((look) => definitionOf(look.character).family)
@@ -226,10 +232,14 @@ function gainOf(
 
 const isHard = (look: Look): boolean => HARD_FAMILIES.has(definitionOf(look.character).family);
 
-function speaksAgainst(need: Need, look: Look, option: Option): boolean {
-  return (
-    agreementOf(need.danger, look, option.body?.body.age, option.conditions, false).kind === "contradicts"
-  );
+function looksAgainst(
+  { looks, body, conditions }: Omit<Option, "against">,
+  feared: ReadonlySet<Sheet>,
+): Map<string, readonly Look[]> {
+  const age = body?.body.age;
+  const speaks = (danger: Sheet) => (look: Look) =>
+    agreementOf(danger, look, age, conditions, false).kind === "contradicts";
+  return new Map([...feared].map((danger) => [danger.id, looks.filter(speaks(danger))]));
 }
 
 function showsMust(look: Look, option: Option, { sheet }: Candidate): boolean {
@@ -250,16 +260,15 @@ function showsMust(look: Look, option: Option, { sheet }: Candidate): boolean {
   );
 }
 
-function take(option: Option, needs: readonly Need[], musts: Set<string>): void {
+function take(option: Option, needs: readonly Need[], musts: Set<string>, supposed: Candidate): void {
   for (const need of needs) {
     if (option.body !== undefined && option.body.body.id !== need.body) continue;
-    for (const look of option.looks) {
-      if (!speaksAgainst(need, look, option)) continue;
+    for (const look of option.against.get(need.danger.id) ?? []) {
       need.families.add(definitionOf(look.character).family);
       need.hard ||= isHard(look);
     }
   }
-  for (const look of option.looks) musts.delete(look.character);
+  for (const look of option.looks) if (showsMust(look, option, supposed)) musts.delete(look.character);
 }
 
 const costOf = (test: FieldTest): number =>
