@@ -1,0 +1,55 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { fileURLToPath } from "node:url";
+import { assess, canonicalFind, canonicalJson } from "@jittery-cap/core";
+import { readKnowledge } from "@jittery-cap/shelf";
+import { expect } from "chai";
+import { seasonFinds } from "./season.ts";
+
+const knowledge = readKnowledge();
+const answerTo = (label: string) => {
+  const find = seasonFinds().find((one) => one.label?.startsWith(label));
+  if (find === undefined) throw new Error(`no find ${label}`);
+  return assess(find, knowledge);
+};
+const codes = (label: string) => answerTo(label).reasons.map((reason) => reason.code);
+
+describe("the invented season", () => {
+  it("has a good troop that is decided as a group of kinds", () => {
+    const answer = answerTo("white ones in an arc");
+    expect(answer.verdict).to.equal("basket");
+    expect(answer.restsOn.length).to.be.greaterThan(1);
+  });
+  it("has a deadly one among good ones in the same cluster", () => {
+    const answer = answerTo("cluster on the birch stump");
+    expect(answer.verdict).to.equal("leave");
+    expect(answer.bodies.find((body) => body.body === "C")?.verdict).to.equal("leave");
+  });
+  it("has a find that hangs on a print still under its cup", () =>
+    expect(codes("orange cluster")).to.include("print-pending"));
+  it("has a base lost to the mower", () => expect(codes("behind the bowling green")).to.include("base-lost"));
+  it("has a frost morning when stain and nose are silent", () => {
+    const answer = answerTo("white ones, morning after frost");
+    expect(answer.verdict).to.equal("hold");
+    expect(answer.dangers[0]?.sheet).to.equal("agaricus-xanthodermus");
+  });
+  it("has a sodden basket-filler", () => expect(codes("yellow basket-filler")).to.include("sodden"));
+  it("has a first tasting in progress", () => expect(answerTo("chanterelles").verdict).to.equal("basket"));
+  it("has one that stayed unknown", () => expect(codes("grey brittle")).to.include("unknown-kind"));
+  it("has a pale one that nobody has dug", () => {
+    const answer = answerTo("pale one under the birches");
+    expect(answer.verdict).to.equal("hold");
+    expect(answer.next.tests[0]?.test).to.equal("lift-base-whole");
+  });
+
+  it("is on the disk as the script writes it", () => {
+    const folder = fileURLToPath(new URL("finds", import.meta.url));
+    const onDisk = readdirSync(folder).map((name) =>
+      canonicalJson(JSON.parse(readFileSync(`${folder}/${name}`, "utf8"))),
+    );
+    expect(onDisk.sort()).to.deep.equal(
+      seasonFinds()
+        .map((find) => canonicalJson(canonicalFind(find)))
+        .sort(),
+    );
+  });
+});

@@ -1,0 +1,26 @@
+/** Loads the invented season into an empty log. What a person has changed or deleted is left as it is. */
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import { fileURLToPath } from "node:url";
+import { parseFind } from "@jittery-cap/core";
+import type { FindStore } from "./store/finds.ts";
+
+const DEMO_FOLDER = fileURLToPath(new URL("../demo/finds", import.meta.url));
+
+/** Puts every demo find that is not there yet. @returns how many were new */
+export async function loadDemo(
+  store: FindStore,
+  owner: string,
+  folder: string = DEMO_FOLDER,
+): Promise<number> {
+  let loaded = 0;
+  for (const name of readdirSync(folder)
+    .filter((one) => one.endsWith(".json"))
+    .sort()) {
+    const parsed = parseFind(JSON.parse(readFileSync(join(folder, name), "utf8")));
+    if (!parsed.ok) throw new Error(`${name}: ${JSON.stringify(parsed.faults)}`);
+    const written = await store.put(owner, parsed.value, 0);
+    if (written.kind === "stored" && written.isNew) loaded += 1;
+  }
+  return loaded;
+}

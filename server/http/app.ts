@@ -1,0 +1,105 @@
+/** The whole HTTP side: API, problems, and the built web application. */
+import { existsSync } from "node:fs";
+import { join } from "node:path";
+import { assess, type Knowledge, parseFinds } from "@jittery-cap/core";
+import compression from "compression";
+import express, { type Express } from "express";
+import helmet from "helmet";
+import type { Logger } from "pino";
+import { pinoHttp } from "pino-http";
+import type { FindStore, StoredFind } from "../store/finds.ts";
+import { findRoutes } from "./finds.ts";
+import { problemHandler, sendProblem, valueOr400 } from "./problem.ts";
+
+const BODY_LIMIT = "2mb";
+const LONG_CACHE_SECONDS = 365 * 24 * 60 * 60;
+
+export interface AppParts {
+  readonly store: FindStore;
+  readonly knowledge: Knowledge;
+  readonly owner: string;
+  readonly logger: Logger;
+  readonly isDatabaseUp: () => Promise<boolean>;
+  /** The folder of the built web application; left out where only the API is wanted. */
+  readonly webFolder?: string;
+}
+
+/** Puts the application together; the caller listens. */
+export function createApp(parts: AppParts): Express {
+  const { store, knowledge, owner, logger } = parts;
+  const app = express();
+  app.disable("x-powered-by");
+  app.use(pinoHttp({ logger, autoLogging: { ignore: (request) => request.url === "/api/health" } }));
+  app.use(
+    helmet({
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          // MUI writes its styles into the page at run time
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", "data:", "blob:"],
+          workerSrc: ["'self'", "blob:"],
+          objectSrc: ["'none'"],
+          frameAncestors: ["'none'"],
+          baseUri: ["'self'"],
+        },
+      },
+    }),
+  );
+  app.use(compression());
+  app.use(express.json({ limit: BODY_LIMIT, type: ["application/json", "application/*+json"] }));
+
+  app.get("/api/health", async (_request, response) => {
+    const up = await parts.isDatabaseUp();
+    response.status(up ? 200 : 503).json({
+      status: up ? "ok" : "unavailable",
+      database: up ? "up" : "down",
+      edition: knowledge.edition,
+      sheets: knowledge.sheets.length,
+    });
+  });
+
+  app.post("/api/assess", (request, response) => {
+    if (request.body === undefined)
+      return sendProblem(response, 415, "(root): send one find or an array of finds as application/json");
+    const finds = valueOr400(parseFinds(request.body), response);
+    if (finds === undefined) return;
+    const answers = finds.map((find) => assess(find, knowledge));
+    response.json(Array.isArray(request.body) ? answers : answers[0]);
+  });
+
+  app.use("/api/finds", findRoutes({ store, owner, verdictOf: verdictCache(knowledge) }));
+  app.use("/api", (request, response) =>
+    sendProblem(response, 404, `There is nothing at ${request.originalUrl}.`),
+  );
+
+  const { webFolder } = parts;
+  if (webFolder !== undefined && existsSync(webFolder)) {
+    app.use(
+      "/assets",
+      express.static(join(webFolder, "assets"), {
+        immutable: true,
+        maxAge: LONG_CACHE_SECONDS * 1000,
+        fallthrough: false,
+      }),
+    );
+    app.use(express.static(webFolder, { index: false, maxAge: 0 }));
+    app.get("/{*path}", (_request, response) => response.sendFile(join(webFolder, "index.html")));
+  }
+  app.use(problemHandler(logger));
+  return app;
+}
+
+/** Judging is cheap but not free: a find is judged once a version. */
+function verdictCache(knowledge: Knowledge): (stored: StoredFind) => string {
+  const known = new Map<string, { version: number; verdict: string }>();
+  return ({ find, version }) => {
+    const cached = known.get(find.id);
+    if (cached?.version === version) return cached.verdict;
+    const { verdict } = assess(find, knowledge);
+    known.set(find.id, { version, verdict });
+    return verdict;
+  };
+}

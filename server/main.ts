@@ -1,0 +1,59 @@
+/** Starts the server: database, migrations, demo data where asked for, then HTTP. Stops cleanly on a signal. */
+import { fileURLToPath } from "node:url";
+import { readKnowledge } from "@jittery-cap/shelf";
+import { pino } from "pino";
+import { loadDemo } from "./demo.ts";
+import { createApp } from "./http/app.ts";
+import { readSettings } from "./settings.ts";
+import { isAnswering, openDatabase } from "./store/database.ts";
+import { FindStore } from "./store/finds.ts";
+import { LOCAL_PERSON } from "./store/local-person.ts";
+import { migrate } from "./store/migrate.ts";
+import { defineModels } from "./store/models.ts";
+
+const STOP_WITHIN_MS = 5000;
+
+async function main(): Promise<void> {
+  const settings = readSettings(process.env);
+  const logger = pino({ level: settings.LOG_LEVEL });
+  const knowledge = readKnowledge();
+  const database = openDatabase(settings.DATABASE_URL);
+  const ran = await migrate(database);
+  if (ran.length > 0) logger.info({ migrations: ran }, "database brought up to date");
+  const store = new FindStore(database, defineModels(database));
+  await store.purge(new Date());
+  if (settings.LOAD_DEMO === "yes")
+    logger.info({ finds: await loadDemo(store, LOCAL_PERSON) }, "demo data loaded");
+
+  const app = createApp({
+    store,
+    knowledge,
+    owner: LOCAL_PERSON,
+    logger,
+    isDatabaseUp: () => isAnswering(database),
+    webFolder: fileURLToPath(new URL("../web/dist", import.meta.url)),
+  });
+  const server = app.listen(settings.PORT, settings.HOST, (error) => {
+    if (error !== undefined) {
+      logger.fatal({ error }, `cannot listen on ${settings.HOST}:${settings.PORT}`);
+      process.exit(1);
+    }
+    const address = server.address();
+    const port = typeof address === "object" && address !== null ? address.port : settings.PORT;
+    process.stdout.write(`Jittery Cap is at http://${settings.HOST}:${port}\n`);
+  });
+
+  const stop = (signal: string) => {
+    logger.info({ signal }, "stopping");
+    setTimeout(() => process.exit(1), STOP_WITHIN_MS).unref();
+    server.close(() => void database.close().then(() => process.exit(0)));
+    server.closeIdleConnections();
+  };
+  process.once("SIGTERM", () => stop("SIGTERM"));
+  process.once("SIGINT", () => stop("SIGINT"));
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
+  process.exit(1);
+});

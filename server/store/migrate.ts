@@ -1,0 +1,31 @@
+/** Brings the schema of the database to what this program expects, a step at a time, each step once. */
+import type { QueryInterface, Sequelize } from "sequelize";
+import { SequelizeStorage, Umzug } from "umzug";
+import * as firstTables from "./migrations/2026-11-25-first-tables.ts";
+
+/** One step forward and, where nothing would be lost, back. */
+export interface Migration {
+  readonly up: (queries: QueryInterface) => Promise<void>;
+  readonly down: (queries: QueryInterface) => Promise<void>;
+}
+
+const MIGRATIONS: readonly (readonly [string, Migration])[] = [["2026-11-25-first-tables", firstTables]];
+
+/** The migrations of a database. */
+export function migrationsOf(database: Sequelize): Umzug<QueryInterface> {
+  return new Umzug({
+    migrations: MIGRATIONS.map(([name, { up, down }]) => ({
+      name,
+      up: ({ context }) => up(context),
+      down: ({ context }) => down(context),
+    })),
+    context: database.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize: database, tableName: "migrations" }),
+    logger: undefined,
+  });
+}
+
+/** Runs what has not run yet; returns the names of what ran. */
+export async function migrate(database: Sequelize): Promise<string[]> {
+  return (await migrationsOf(database).up()).map((migration) => migration.name);
+}

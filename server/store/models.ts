@@ -1,0 +1,74 @@
+/** The tables as Sequelize sees them: all models in this one place. Rows are checked when they are read. */
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Model,
+  type ModelStatic,
+  type Sequelize,
+} from "sequelize";
+
+export interface FindRow extends Model<InferAttributes<FindRow>, InferCreationAttributes<FindRow>> {
+  id: string;
+  ownerId: string;
+  version: number;
+  record: unknown;
+  foundAt: Date | null;
+  createdAt: CreationOptional<Date>;
+  updatedAt: CreationOptional<Date>;
+  deletedAt: Date | null;
+}
+
+export interface EditRow extends Model<InferAttributes<EditRow>, InferCreationAttributes<EditRow>> {
+  id: string;
+  ownerId: string;
+  findId: string;
+  version: number;
+  edit: unknown;
+  inverse: unknown;
+  receivedAt: Date;
+}
+
+export interface Models {
+  readonly finds: ModelStatic<FindRow>;
+  readonly edits: ModelStatic<EditRow>;
+}
+
+// Sequelize writes the column's name into the attribute it is given, so every column gets one of its own
+const id = () => ({ type: DataTypes.CHAR(36), allowNull: false });
+const version = () => ({ type: DataTypes.INTEGER.UNSIGNED, allowNull: false });
+const json = () => ({ type: DataTypes.JSON, allowNull: false });
+
+/** Defines the models on a connection. */
+export function defineModels(database: Sequelize): Models {
+  return {
+    finds: database.define<FindRow>(
+      "find",
+      {
+        id: { ...id(), primaryKey: true },
+        ownerId: id(),
+        version: version(),
+        record: json(),
+        foundAt: { type: DataTypes.DATE(3), allowNull: true },
+        createdAt: DataTypes.DATE(3),
+        updatedAt: DataTypes.DATE(3),
+        deletedAt: { type: DataTypes.DATE(3), allowNull: true },
+      },
+      { tableName: "finds" },
+    ),
+    edits: database.define<EditRow>(
+      "edit",
+      {
+        id: { ...id(), primaryKey: true },
+        ownerId: id(),
+        findId: id(),
+        version: version(),
+        edit: json(),
+        inverse: json(),
+        receivedAt: DataTypes.DATE(3),
+      },
+      { tableName: "edits", timestamps: false },
+    ),
+  };
+}
