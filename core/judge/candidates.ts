@@ -3,7 +3,7 @@ import type { Clause, Must, Sheet } from "../knowledge/sheet.ts";
 import type { RulesInForce } from "./condition.ts";
 import { agreementOf, pointOf } from "./contradictions.ts";
 import type { Look } from "./looks.ts";
-import { masksInForce } from "./masks.ts";
+import { isHidden } from "./masks.ts";
 import type { BodyScene, Scene } from "./scene.ts";
 import { sizePoints } from "./sizes.ts";
 
@@ -120,9 +120,7 @@ function showsOn(clause: Clause, body: BodyScene): boolean {
     return false;
   const { age } = body.body;
   if (clause.ages !== undefined && (age === undefined || !clause.ages.includes(age))) return false;
-  return masksInForce(look, body.conditions).every(
-    (mask) => mask.to !== undefined && !look.states.some((state) => mask.to?.includes(state)),
-  );
+  return !isHidden(look, body.conditions);
 }
 
 /** Whether one must is confirmed by the find as it stands. */

@@ -225,22 +225,18 @@ export const MASKS: readonly Mask[] = [
     why: "colour and texture of more than a few hours since picking are not those of the field",
   },
   {
+    id: "reds-faded",
+    characters: ["cap-colour", "cap-colour-centre"],
+    from: ["red", "wine-red", "pink"],
+    to: ["orange", "yellow", "white", "cream", "buff", "pink"],
+    inForce: (c) => weathered(c) || isOld(c),
+    why: "sun, rain and age bleach a cap: red goes to orange, gold, white",
+  },
+  {
     id: "colours-faded",
     characters: ["cap-colour", "cap-colour-centre"],
-    from: [
-      "red",
-      "orange",
-      "yellow",
-      "wine-red",
-      "pink",
-      "olive",
-      "green",
-      "yellow-green",
-      "purple",
-      "lilac",
-      "blue",
-    ],
-    to: ["white", "cream", "buff", "yellow", "orange"],
+    from: ["yellow", "olive", "green", "yellow-green", "purple", "lilac", "blue"],
+    to: ["white", "cream", "buff", "yellow", "grey"],
     inForce: (c) => weathered(c) || isOld(c),
     why: "sun, rain and age bleach a cap",
   },
@@ -248,7 +244,7 @@ export const MASKS: readonly Mask[] = [
     id: "browns-faded",
     characters: ["cap-colour", "cap-colour-centre"],
     from: ["brown", "red-brown", "orange", "grey", "black"],
-    to: ["buff", "yellow", "grey", "brown"],
+    to: ["buff", "cream", "yellow", "grey", "brown"],
     inForce: (c) => weathered(c) || isOld(c),
     why: "sun, drying and age bleach a brown cap",
   },
@@ -329,5 +325,12 @@ export function canHide(mask: Mask, truth: string, observed: string): boolean {
   return (
     (mask.from === undefined || mask.from.includes(truth)) &&
     (mask.to === undefined || mask.to.includes(observed))
+  );
+}
+
+/** Whether a mask in force could have made this look out of another truth: then it proves nothing. */
+export function isHidden(look: Look, conditions: Conditions | undefined): boolean {
+  return masksInForce(look, conditions).some(
+    (mask) => mask.to === undefined || look.states.some((state) => mask.to?.includes(state)),
   );
 }

@@ -8,7 +8,12 @@ import type { Look } from "./looks.ts";
 import type { Scene } from "./scene.ts";
 
 /** Share of bodies that show a state of each frequency (memory; only their order matters). */
-const SHARE: Readonly<Record<Frequency, number>> = { always: 0.9, usual: 0.6, sometimes: 0.2, rare: 0.04 };
+export const SHARE: Readonly<Record<Frequency, number>> = {
+  always: 0.9,
+  usual: 0.6,
+  sometimes: 0.2,
+  rare: 0.04,
+};
 /** What is left for a state that a sheet does not list: observers err. */
 const UNLISTED = 0.005;
 /** Weight of an unsure look against knowing nothing. */

@@ -2,7 +2,7 @@
 import type { Body, Find } from "../find/schema.ts";
 import type { CharacterId } from "../find/vocabulary.ts";
 import { bodyLooks, type Look, type Looks, siteLooks } from "./looks.ts";
-import { type Conditions, conditionsOf, masksInForce } from "./masks.ts";
+import { type Conditions, conditionsOf, isHidden } from "./masks.ts";
 
 /** One body with what was seen of it and what hides it. */
 export interface BodyScene {
@@ -80,10 +80,7 @@ export function inheritedLooks(scene: Scene, body: BodyScene): readonly Inherite
 /** Whether a body shows a character itself: surely, and with nothing that hides it. */
 function isClear(body: BodyScene, character: CharacterId): boolean {
   const look = body.looks.get(character);
-  if (look?.sure !== true) return false;
-  return masksInForce(look, body.conditions).every(
-    (mask) => mask.to !== undefined && !look.states.some((state) => mask.to?.includes(state)),
-  );
+  return look?.sure === true && !isHidden(look, body.conditions);
 }
 
 /** Two bodies agree where no quick-look character that both show differs; gills may differ with age. */

@@ -6,15 +6,16 @@
  */
 
 import type { Tier } from "../find/taxa.ts";
-import { type CharacterId, definitionOf, type Family, HARD_FAMILIES } from "../find/vocabulary.ts";
+import { type Age, type CharacterId, definitionOf, type Family, HARD_FAMILIES } from "../find/vocabulary.ts";
 import { AGES_MUST, type Candidate } from "../judge/candidates.ts";
 import { agreementOf } from "../judge/contradictions.ts";
 import { familiesOf } from "../judge/distance.ts";
 import type { Judgement } from "../judge/judge.ts";
 import type { Look } from "../judge/looks.ts";
-import { type Conditions, masksInForce } from "../judge/masks.ts";
+import { type Conditions, isHidden } from "../judge/masks.ts";
+import { SHARE } from "../judge/ranking.ts";
 import type { BodyScene } from "../judge/scene.ts";
-import { FREQUENCIES, type Must, type Sheet, tablesOf } from "../knowledge/sheet.ts";
+import { FREQUENCIES, type Must, type Sheet, type StateTable, tablesOf } from "../knowledge/sheet.ts";
 import { FIELD_TESTS, type FieldTest, testWords } from "./field-tests.ts";
 
 /** One step of the plan. */
@@ -48,6 +49,8 @@ export interface Plan {
 /** How much it is worth to move a danger of each tier by one mistake (our own scale; it only orders the tests). */
 const TIER_WEIGHT: Partial<Record<Tier, number>> = { deadly: 4, serious: 2, sickener: 1 };
 const MUST_WEIGHT = 1;
+/** Soft points never rule out alone, and a nose or a colour is easily mistaken: they are worth less than a hard one. */
+const SOFT_SHARE = 0.25;
 const MINUTES_A_WAITING_HOUR = 4;
 const MINUTES_FOR_SPOILING = 1;
 
@@ -64,7 +67,13 @@ interface Option {
   readonly looks: readonly Look[];
   readonly conditions: Conditions | undefined;
   /** By danger, the looks that would speak against it. */
-  readonly against: ReadonlyMap<string, readonly Look[]>;
+  readonly against: ReadonlyMap<string, readonly Against[]>;
+}
+
+/** A look that would speak against a danger, and how well it tells the two kinds apart, from 0 to 1. */
+interface Against {
+  readonly look: Look;
+  readonly power: number;
 }
 
 const NOTHING: Plan = { tests: [], minutes: 0, waitHours: 0, cannotSettle: [] };
@@ -152,7 +161,7 @@ function optionsOf({ scene }: Judgement, supposed: Sheet, needs: readonly Need[]
   const options: Option[] = [];
   const feared = new Set(needs.map((need) => need.danger));
   const offer = (option: Omit<Option, "against">) => {
-    if (option.looks.length > 0) options.push({ ...option, against: looksAgainst(option, feared) });
+    if (option.looks.length > 0) options.push({ ...option, against: looksAgainst(option, feared, supposed) });
   };
   for (const test of FIELD_TESTS) {
     if (test.of === "site") {
@@ -177,7 +186,7 @@ function optionsOf({ scene }: Judgement, supposed: Sheet, needs: readonly Need[]
 /** Seen surely, with nothing in force that hides it: looking again would add nothing. */
 function isSettled(body: BodyScene, character: CharacterId): boolean {
   const look = body.looks.get(character);
-  return look?.sure === true && masksInForce(look, body.conditions).length === 0;
+  return look?.sure === true && !isHidden(look, body.conditions);
 }
 
 /** What one would see if the find is what it seems to be: a state that its must asks for, else the commonest. */
@@ -215,15 +224,13 @@ function gainOf(
   for (const need of needs) {
     if (!isOpen(need, asked) || (option.body !== undefined && option.body.body.id !== need.body)) continue;
     const points = option.against.get(need.danger.id) ?? [];
-    const families = new Set(
-      points
-        .map((look) => definitionOf(look.character).family)
-        .filter((family) => !need.families.has(family)),
+    const bringing = points.filter(({ look }) =>
+      need.families.size < asked ? !need.families.has(definitionOf(look.character).family) : isHard(look),
     );
-    const brings = need.families.size < asked ? families.size > 0 : points.some((look) => isHard(look));
-    if (!brings) continue;
+    if (bringing.length === 0) continue;
     moves.add(need.danger.id);
-    worth += TIER_WEIGHT[need.danger.tier] ?? 0;
+    const best = Math.max(...bringing.map(({ look, power }) => power * (isHard(look) ? 1 : SOFT_SHARE)));
+    worth += (TIER_WEIGHT[need.danger.tier] ?? 0) * best;
   }
   for (const look of option.looks)
     if (musts.has(look.character) && showsMust(look, option, supposed)) worth += MUST_WEIGHT;
@@ -235,19 +242,37 @@ const isHard = (look: Look): boolean => HARD_FAMILIES.has(definitionOf(look.char
 function looksAgainst(
   { looks, body, conditions }: Omit<Option, "against">,
   feared: ReadonlySet<Sheet>,
-): Map<string, readonly Look[]> {
+  supposed: Sheet,
+): Map<string, readonly Against[]> {
   const age = body?.body.age;
-  const speaks = (danger: Sheet) => (look: Look) =>
-    agreementOf(danger, look, age, conditions, false).kind === "contradicts";
-  return new Map([...feared].map((danger) => [danger.id, looks.filter(speaks(danger))]));
+  const against = (danger: Sheet) =>
+    looks
+      .filter((look) => agreementOf(danger, look, age, conditions, false).kind === "contradicts")
+      .map((look): Against => ({ look, power: powerOf(look, danger, supposed, age) }));
+  return new Map([...feared].map((danger) => [danger.id, against(danger)]));
+}
+
+/**
+ * How likely a look is to end the matter: the share of the danger's states that the supposed kind never has, times
+ * the share of the supposed kind's states that the danger never has.
+ */
+function powerOf({ character }: Look, danger: Sheet, supposed: Sheet, age: Age | undefined): number {
+  const ages = age === undefined ? undefined : [age];
+  const feared = tablesOf(danger.characters[character], ages);
+  const sought = tablesOf(supposed.characters[character], ages);
+  return shareOutside(feared, sought) * shareOutside(sought, feared);
+}
+
+function shareOutside(inside: readonly StateTable[], outside: readonly StateTable[]): number {
+  const states = inside.flatMap((table) => Object.entries(table));
+  const total = states.reduce((sum, [, frequency]) => sum + SHARE[frequency], 0);
+  const strange = states.filter(([state]) => outside.every((table) => table[state] === undefined));
+  return total === 0 ? 0 : strange.reduce((sum, [, frequency]) => sum + SHARE[frequency], 0) / total;
 }
 
 function showsMust(look: Look, option: Option, { sheet }: Candidate): boolean {
-  const hidden = masksInForce(look, option.conditions).some(
-    (mask) => mask.to === undefined || look.states.some((state) => mask.to?.includes(state)),
-  );
   return (
-    !hidden &&
+    !isHidden(look, option.conditions) &&
     sheet.musts.some((must) =>
       must.ways
         .flat()
@@ -263,7 +288,7 @@ function showsMust(look: Look, option: Option, { sheet }: Candidate): boolean {
 function take(option: Option, needs: readonly Need[], musts: Set<string>, supposed: Candidate): void {
   for (const need of needs) {
     if (option.body !== undefined && option.body.body.id !== need.body) continue;
-    for (const look of option.against.get(need.danger.id) ?? []) {
+    for (const { look } of option.against.get(need.danger.id) ?? []) {
       need.families.add(definitionOf(look.character).family);
       need.hard ||= isHard(look);
     }
