@@ -10,6 +10,7 @@ import { type DangerDistance, type Judgement, judge } from "./judge/judge.ts";
 import type { Look } from "./judge/looks.ts";
 import { type BodyVerdict, type ConditionCode, type Reason, rule, type Verdict } from "./judge/verdict.ts";
 import type { Knowledge } from "./knowledge/knowledge.ts";
+import { type AtStake, atStake } from "./next/at-stake.ts";
 import { type Plan, planNext } from "./next/plan.ts";
 
 /** Something seen that fits a danger: it speaks for it, sure or not. */
@@ -61,12 +62,15 @@ export interface Answer {
   readonly candidates: readonly CandidateAnswer[];
   readonly bodies: readonly BodyVerdict[];
   readonly next: Plan;
+  /** By character, the standing dangers that looking at it would move. */
+  readonly atStake: AtStake;
 }
 
 /** Judges a find against the knowledge and answers. Pure: equal find and edition, equal answer, byte for byte. */
 export function assess(find: Find, knowledge: Knowledge): Answer {
   const judgement = judge(find, knowledge);
   const ruling = rule(judgement);
+  const supposed = supposingAges(find, judgement, knowledge);
   return {
     id: find.id,
     verdict: ruling.verdict,
@@ -77,7 +81,8 @@ export function assess(find: Find, knowledge: Knowledge): Answer {
     dangers: judgement.dangers.map(dangerAnswer),
     candidates: candidateAnswers(judgement),
     bodies: ruling.bodies,
-    next: planNext(supposingAges(find, judgement, knowledge), ruling.verdict, agesUntold(find)),
+    next: planNext(supposed, ruling.verdict, agesUntold(find)),
+    atStake: atStake(supposed),
   };
 }
 

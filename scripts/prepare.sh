@@ -56,3 +56,15 @@ check_node() {
   node -e 'process.exit(Number(process.versions.node.split(".")[0]) >= 20 ? 0 : 1)' ||
     { say "Node 20 is needed; this is $(node --version)." >&2; exit 1; }
 }
+
+# prepare PAIR ... does all of it; a second start or test beside it waits its turn instead of tearing at the same folder.
+prepare() {
+  check_node
+  mkdir -p .data
+  exec 8>.data/prepare.lock
+  flock 8
+  [ "$#" -eq 0 ] || install_packages "$@"
+  install_modules
+  build_web
+  exec 8>&-
+}

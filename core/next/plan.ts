@@ -190,7 +190,7 @@ function isSettled(body: BodyScene, character: CharacterId): boolean {
 }
 
 /** What one would see if the find is what it seems to be: a state that its must asks for, else the commonest. */
-function expectedLook(
+export function expectedLook(
   supposed: Sheet,
   character: CharacterId,
   body: BodyScene | undefined,

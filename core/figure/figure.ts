@@ -1,0 +1,76 @@
+/** The specimen, half skin and half section, drawn from the record: record in, shapes out. */
+import type { Body, Find } from "../find/schema.ts";
+import type { CharacterId } from "../find/vocabulary.ts";
+import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
+import { capShapes, placeCap } from "./cap.ts";
+import { groundShapes } from "./ground.ts";
+import type { Figure, Part, Point2 } from "./shapes.ts";
+import { footShapes, ringShapes, stemShapes } from "./stem.ts";
+import { type BodyView, bodyView } from "./view.ts";
+
+/** Draws one body of a find. @param reach how far the ground is drawn from the axis, cm; left out: as far as it needs */
+export function figureOf(find: Find, body: Body, reach?: number): Figure {
+  const view = bodyView(find, body);
+  const cap = placeCap(view);
+  const wide = Math.max(view.radius * 1.12, view.stemHalf * 4);
+  const ground = reach ?? wide * 1.2;
+  const feet = footShapes(view);
+  const bottom = Math.min(
+    -view.stemHalf * 4.8,
+    ...feet.flatMap((shape) => shape.steps.flatMap((step) => (step.length > 2 ? [Number(step.at(-1))] : []))),
+  );
+  const anchors: Record<Part, Point2> = {
+    cap: [-view.radius * 0.6, cap.edge + (cap.top - cap.edge) * 0.62],
+    under: [view.radius * 0.62, cap.edge - view.radius * 0.1],
+    stem: [-view.stemHalf, cap.edge * 0.62],
+    cut: [view.stemHalf * 0.5, cap.edge * 0.42],
+    nose: [view.stemHalf * 0.5, cap.edge * 0.25],
+    foot: [-view.stemHalf * 1.4, -view.stemHalf * 2.2],
+    ground: [-ground * 0.8, 0],
+    print: [view.radius * 0.8, cap.edge],
+  };
+  const shapes = [...feet, ...stemShapes(view, cap), ...ringShapes(view, cap), ...capShapes(view, cap)];
+  // soil lies in front of a foot that is still in it, and behind one that was lifted
+  const soil = groundShapes(view, ground);
+  return {
+    shapes: view.rooted ? [...soil, ...shapes] : [...soil, ...shapes],
+    left: -Math.max(wide, ground),
+    right: Math.max(wide, ground),
+    top: cap.top + view.radius * 0.08,
+    bottom: bottom - view.stemHalf * 0.4,
+    anchors,
+  };
+}
+
+const TOLD: readonly CharacterId[] = [
+  "cap-shape",
+  "cap-colour",
+  "cap-surface",
+  "veil-on-cap",
+  "underside",
+  "gill-attachment",
+  "gill-colour",
+  "ring",
+  "stem-surface",
+  "base",
+  "flesh-colour",
+  "stain-base",
+  "smell",
+  "spore-print",
+];
+
+/** The drawing in words, for those who do not see it: "foot not looked at; ring remnants, unsure". */
+export function figureText(find: Find, body: Body): string {
+  const view: BodyView = bodyView(find, body);
+  const lines = TOLD.map((character) => {
+    const { states, knowing } = view.of(character);
+    const name = CHARACTER_WORDS[character].plain;
+    if (knowing === "open") return `${name} not looked at`;
+    const seen = wordList(
+      states.map((state) => stateWords(character, state)),
+      "and",
+    );
+    return `${name} ${seen}${knowing === "unsure" ? ", unsure" : knowing === "masked" ? ", proves nothing today" : ""}`;
+  });
+  return `Body ${body.id}, ${body.age ?? "age not told"}: ${lines.join("; ")}.`;
+}

@@ -1,0 +1,591 @@
+/** Stem, ring and foot: skin on the left, section on the right. */
+import type { PlacedCap } from "./cap.ts";
+import { footProfile, sacProfile } from "./profiles.ts";
+import { type Ink, line, mirrored, type Point2, type Shape, type Step, scatter, smooth } from "./shapes.ts";
+import type { BodyView } from "./view.ts";
+
+const RING_HEIGHT: Readonly<Record<string, number>> = { high: 0.82, middle: 0.55, low: 0.3 };
+
+/** Half the stem's width at a share of its height: a little wider towards the foot. */
+const widthAt = (view: BodyView, share: number): number => view.stemHalf * (1.1 - 0.16 * share);
+
+function side(view: BodyView, cap: PlacedCap): Point2[] {
+  return [1, 0.75, 0.5, 0.25, 0].map((share) => [
+    widthAt(view, share),
+    cap.edge * share + (share === 1 ? view.radius * 0.08 : 0),
+  ]);
+}
+
+/** The stem above ground. */
+export function stemShapes(view: BodyView, cap: PlacedCap): Shape[] {
+  const right = side(view, cap);
+  const left = mirrored(right);
+  const colour = view.of("stem-colour");
+  const skin: Ink = colour.states[0] === undefined ? "paper" : `pigment:${colour.states[0]}`;
+  const surface = view.of("stem-surface");
+  const known = colour.knowing === "open" ? surface.knowing : colour.knowing;
+  const fleshInk: Ink =
+    view.first("flesh-colour") === undefined ? "flesh" : `pigment:${view.first("flesh-colour")}`;
+  const top = right[0]?.[1] ?? cap.edge;
+  const shapes: Shape[] = [
+    {
+      part: "stem",
+      steps: [...smooth(left), ["L", 0, 0], ["L", 0, top], ["Z"]],
+      fill: skin,
+      stroke: "none",
+      pen: 0,
+      knowing: "seen",
+    },
+    {
+      part: "stem",
+      steps: line(
+        [
+          [-widthAt(view, 1), top],
+          [0, top],
+          [0, top - view.radius * 0.34],
+          [-widthAt(view, 0.9), top - view.radius * 0.2],
+        ],
+        true,
+      ),
+      fill: "shade",
+      stroke: "none",
+      pen: 0,
+      knowing: "seen",
+    },
+    {
+      part: "cut",
+      steps: [...smooth(right), ["L", 0, 0], ["L", 0, top], ["Z"]],
+      fill: fleshInk,
+      stroke: "none",
+      pen: 0,
+      knowing: "seen",
+    },
+  ];
+  shapes.push(...inside(view, cap));
+  shapes.push(...stemMarks(view, cap));
+  shapes.push({ part: "stem", steps: smooth(left), fill: "none", stroke: "line", pen: 1.2, knowing: known });
+  shapes.push({ part: "stem", steps: smooth(right), fill: "none", stroke: "line", pen: 1.2, knowing: known });
+  shapes.push({
+    part: "cut",
+    steps: line([
+      [0, 0],
+      [0, cap.edge],
+    ]),
+    fill: "none",
+    stroke: "faint",
+    pen: 0.7,
+    knowing: "seen",
+  });
+  return shapes;
+}
+
+function inside(view: BodyView, cap: PlacedCap): Shape[] {
+  const { states, knowing } = view.of("stem-inside");
+  const core = view.stemHalf * 0.45;
+  const top = cap.edge * 0.96;
+  switch (states[0]) {
+    case "hollow":
+      return [
+        {
+          part: "cut",
+          steps: [
+            ...smooth([
+              [0, 0.02],
+              [core, 0.1],
+              [core * 0.9, top * 0.6],
+              [core * 0.6, top],
+              [0, top],
+            ]),
+            ["Z"],
+          ],
+          fill: "shade",
+          stroke: "line",
+          pen: 0.7,
+          knowing,
+        },
+      ];
+    case "stuffed":
+      return Array.from(
+        { length: 14 },
+        (_unused, index): Shape => ({
+          part: "cut",
+          steps: line([
+            [core * scatter(index), top * (index / 14)],
+            [core * scatter(index + 20), top * (index / 14) + view.stemHalf * 0.3],
+          ]),
+          fill: "none",
+          stroke: "line",
+          pen: 0.45,
+          knowing,
+        }),
+      );
+    case "chambered":
+      return [0.2, 0.4, 0.6, 0.8].map(
+        (share): Shape => ({
+          part: "cut",
+          steps: smooth([
+            [0, top * share],
+            [core * 1.2, top * share + core * 0.4],
+            [core * 1.2, top * (share + 0.12)],
+            [0, top * (share + 0.14)],
+          ]),
+          fill: "shade",
+          stroke: "line",
+          pen: 0.6,
+          knowing,
+        }),
+      );
+    case "solid":
+      return Array.from(
+        { length: 5 },
+        (_unused, index): Shape => ({
+          part: "cut",
+          steps: smooth([
+            [view.stemHalf * (0.15 + index * 0.17), 0.1],
+            [view.stemHalf * (0.15 + index * 0.16), top * 0.5],
+            [view.stemHalf * (0.12 + index * 0.15), top],
+          ]),
+          fill: "none",
+          stroke: "faint",
+          pen: 0.5,
+          knowing,
+        }),
+      );
+    default:
+      return [];
+  }
+}
+
+function stemMarks(view: BodyView, cap: PlacedCap): Shape[] {
+  const { states, knowing } = view.of("stem-surface");
+  const shapes: Shape[] = [];
+  const ringAt = (RING_HEIGHT[view.first("ring-place") ?? "high"] ?? 0.75) * cap.edge;
+  const mark = (steps: readonly Step[], pen: number) =>
+    shapes.push({ part: "stem", steps, fill: "none", stroke: "line", pen, knowing });
+  for (const state of states)
+    for (let index = 0; index < 22; index++) {
+      const share = (index + 0.5) / 22;
+      const y = cap.edge * share;
+      const x = -widthAt(view, share) * (0.12 + scatter(index + 3) * 0.8);
+      const size = view.stemHalf * 0.16;
+      if (state === "fibrillose" || (state === "silky" && index % 2 === 0))
+        mark(
+          smooth([
+            [x, y],
+            [x + size * 0.3, y + size * 2],
+            [x, y + size * 4],
+          ]),
+          state === "silky" ? 0.4 : 0.6,
+        );
+      if (state === "scaly-below-ring" && y < ringAt - size)
+        mark(
+          line([
+            [x - size, y + size * 0.8],
+            [x, y - size * 0.4],
+            [x + size, y + size * 0.8],
+          ]),
+          1,
+        );
+      if (state === "snakeskin" && index % 2 === 0)
+        mark(
+          line([
+            [-widthAt(view, share), y],
+            [-widthAt(view, share) * 0.66, y + size],
+            [-widthAt(view, share) * 0.33, y],
+            [0, y + size],
+          ]),
+          0.9,
+        );
+      if (state === "net" && y > cap.edge * 0.35)
+        mark(
+          line(
+            [
+              [x - size * 1.5, y],
+              [x, y + size * 2],
+              [x + size * 1.5, y],
+              [x, y - size * 2],
+            ],
+            true,
+          ),
+          0.6,
+        );
+      if (state === "scabers" || state === "dotted" || state === "granular")
+        if (state === "scabers" || share > 0.6)
+          mark(
+            line([
+              [x, y],
+              [x + size * 0.5, y + size * 0.3],
+            ]),
+            state === "scabers" ? 1.8 : 1.2,
+          );
+      if (state === "cottony")
+        mark(
+          smooth([
+            [x - size, y],
+            [x, y + size],
+            [x + size, y],
+          ]),
+          0.7,
+        );
+      if (state === "velvety-darkening" && share < 0.72)
+        for (const turn of [0, 1, 2]) {
+          const at = -widthAt(view, share) * scatter(index * 3 + turn);
+          if (scatter(index * 7 + turn) > share * 1.1)
+            mark(
+              line([
+                [at, y],
+                [at, y + size * 1.3],
+              ]),
+              1,
+            );
+        }
+    }
+  return shapes;
+}
+
+/** The foot below ground, dashed until it has been looked at. */
+export function footShapes(view: BodyView): Shape[] {
+  const base = view.of("base");
+  const kind = base.states[0] ?? "bulb";
+  const right = footProfile(kind, view.stemHalf * 1.1);
+  const left = mirrored(right);
+  const isOpen = base.knowing === "open";
+  const skin: Ink = isOpen
+    ? "none"
+    : view.first("stem-colour") === undefined
+      ? "paper"
+      : `pigment:${view.first("stem-colour")}`;
+  const pen = isOpen ? 1.5 : 1.2;
+  const shapes: Shape[] = [];
+  if (kind === "sac") {
+    const sac = sacProfile(view.stemHalf * 1.1);
+    shapes.push({
+      part: "foot",
+      steps: [...smooth(mirrored(sac)), ...smooth([...sac].reverse()).slice(1)],
+      fill: "paper",
+      stroke: "line",
+      pen: 1.3,
+      knowing: base.knowing,
+    });
+  }
+  if (kind === "fused")
+    for (const turn of [-1, 1]) {
+      const neighbour: Point2[] = [
+        [turn * view.stemHalf * 2.6, view.stemHalf * 2.2],
+        [turn * view.stemHalf * 1.9, -view.stemHalf * 0.4],
+        [turn * view.stemHalf * 0.7, -view.stemHalf * 2.6],
+      ];
+      shapes.push({
+        part: "foot",
+        steps: smooth(neighbour),
+        fill: "none",
+        stroke: "line",
+        pen: 1.1,
+        knowing: base.knowing,
+      });
+    }
+  shapes.push({
+    part: "foot",
+    steps: [...smooth(left), ["L", 0, 0], ["Z"]],
+    fill: skin,
+    stroke: "none",
+    pen: 0,
+    knowing: "seen",
+  });
+  shapes.push({
+    part: "foot",
+    steps: [...smooth(right), ["L", 0, 0], ["Z"]],
+    fill: isOpen ? "none" : "flesh",
+    stroke: "none",
+    pen: 0,
+    knowing: "seen",
+  });
+  shapes.push({
+    part: "foot",
+    steps: smooth(left),
+    fill: "none",
+    stroke: "line",
+    pen,
+    knowing: base.knowing,
+  });
+  shapes.push({
+    part: "foot",
+    steps: smooth(right),
+    fill: "none",
+    stroke: "line",
+    pen,
+    knowing: base.knowing,
+  });
+  if (kind === "scaly-rings")
+    for (const level of [0.4, -0.5, -1.3, -2.1])
+      shapes.push({
+        part: "foot",
+        steps: smooth([
+          [-view.stemHalf * (1.25 - level * 0.2), level * view.stemHalf],
+          [-view.stemHalf * 0.6, (level - 0.25) * view.stemHalf],
+          [0, (level - 0.3) * view.stemHalf],
+        ]),
+        fill: "none",
+        stroke: "line",
+        pen: 1,
+        knowing: base.knowing,
+      });
+  const nick = view.first("stain-base");
+  if (nick !== undefined) {
+    const y = -view.stemHalf * 2.3;
+    shapes.push({
+      part: "foot",
+      steps: smooth([
+        [view.stemHalf * 0.1, y],
+        [view.stemHalf * 0.5, y + view.stemHalf * 0.25],
+        [view.stemHalf * 0.85, y + view.stemHalf * 0.3],
+      ]),
+      fill: "none",
+      stroke: nick === "none" ? "line" : `pigment:${nick}`,
+      pen: nick === "none" ? 1 : 6,
+      knowing: view.of("stain-base").knowing,
+    });
+  }
+  return shapes;
+}
+
+/** The ring; a dashed ghost of one until it has been looked at. */
+export function ringShapes(view: BodyView, cap: PlacedCap): Shape[] {
+  const ring = view.of("ring");
+  const colour: Ink =
+    view.first("ring-colour") === undefined ? "paper" : `pigment:${view.first("ring-colour")}`;
+  const height = cap.edge * (RING_HEIGHT[view.first("ring-place") ?? "high"] ?? 0.78) * 0.96;
+  const w = view.stemHalf;
+  const shapes: Shape[] = [];
+  const put = (points: readonly Point2[], more: Partial<Shape> = {}) =>
+    shapes.push({
+      part: "stem",
+      steps: smooth(points),
+      fill: "none",
+      stroke: "line",
+      pen: 1.1,
+      knowing: ring.knowing,
+      ...more,
+    });
+  const tip = cap.profile.at(-1) ?? [view.radius, cap.edge];
+  const kinds = ring.knowing === "open" ? ["unlooked"] : ring.states;
+  for (const kind of kinds)
+    switch (kind) {
+      case "unlooked":
+        put([
+          [-w * 1.5, height - w * 0.5],
+          [-w * 1.25, height - w * 0.1],
+          [-w, height],
+        ]);
+        put([
+          [w * 1.5, height - w * 0.5],
+          [w * 1.25, height - w * 0.1],
+          [w, height],
+        ]);
+        break;
+      case "none":
+        break;
+      case "closed":
+        put(
+          [
+            [-tip[0], tip[1]],
+            [-w * 1.4, height + w * 0.2],
+            [-w, height],
+          ],
+          { pen: 1.3 },
+        );
+        put(
+          [
+            [tip[0], tip[1]],
+            [w * 1.4, height + w * 0.2],
+            [w, height],
+          ],
+          { pen: 1.3 },
+        );
+        break;
+      case "cobweb":
+        for (let thread = 0; thread < 7; thread++)
+          for (const turn of [-1, 1])
+            put(
+              [
+                [turn * tip[0] * (1 - thread * 0.03), tip[1] + thread * 0.02],
+                [turn * w * 1.6, height + w * (0.9 - thread * 0.1)],
+                [turn * w, height - w * 0.25 * thread],
+              ],
+              { pen: 0.4 },
+            );
+        break;
+      case "remnants":
+        for (const [x, y] of [
+          [-1, 0.1],
+          [-0.6, -0.3],
+          [-0.2, 0],
+          [1, -0.1],
+        ] as const)
+          put(
+            [
+              [x * w * 1.02, height + y * w],
+              [x * w * 1.22, height + (y - 0.35) * w],
+              [x * w * 0.98, height + (y - 0.5) * w],
+            ],
+            { fill: colour, pen: 0.8 },
+          );
+        break;
+      case "fibrous-zone":
+        for (let index = 0; index < 9; index++)
+          put(
+            [
+              [-w * (0.1 + index * 0.11), height + scatter(index) * w * 0.4],
+              [-w * (0.1 + index * 0.11), height - w * (0.3 + scatter(index + 9) * 0.3)],
+            ],
+            { pen: 0.8 },
+          );
+        put(
+          [
+            [w, height + w * 0.2],
+            [w * 1.12, height - w * 0.1],
+            [w, height - w * 0.4],
+          ],
+          { pen: 0.9 },
+        );
+        break;
+      case "sheath":
+        put(
+          [
+            [-w * 1.02, height - w * 0.1],
+            [-w * 1.5, height + w * 0.25],
+            [-w * 1.28, height - w * 0.4],
+            [-w * 1.16, height * 0.5],
+            [-w * 1.12, 0.1],
+          ],
+          { fill: colour },
+        );
+        put([
+          [-w * 1.45, height + w * 0.2],
+          [-w * 0.7, height - w * 0.1],
+          [0, height - w * 0.16],
+        ]);
+        put([
+          [w, height - w * 0.1],
+          [w * 1.45, height + w * 0.2],
+          [w * 1.22, height - w * 0.3],
+          [w * 1.16, height * 0.5],
+        ]);
+        break;
+      case "movable-collar":
+        put(
+          [
+            [-w * 1.35, height + w * 0.2],
+            [-w * 1.4, height - w * 0.3],
+            [-w * 0.7, height - w * 0.5],
+            [0, height - w * 0.55],
+            [0, height - w * 0.05],
+            [-w * 0.7, height],
+            [-w * 1.35, height + w * 0.2],
+          ],
+          { fill: colour },
+        );
+        put(
+          [
+            [w * 1.3, height + w * 0.2],
+            [w * 1.36, height - w * 0.3],
+            [w * 1.12, height - w * 0.4],
+            [w * 1.1, height + w * 0.1],
+            [w * 1.3, height + w * 0.2],
+          ],
+          { fill: colour },
+        );
+        break;
+      case "cottony":
+      case "felted":
+        put(
+          [
+            [-w, height + w * 0.3],
+            [-w * 1.5, height + w * 0.1],
+            [-w * 1.45, height - w * 0.45],
+            [-w * 0.7, height - w * 0.7],
+            [0, height - w * 0.6],
+            [0, height],
+            [-w, height + w * 0.3],
+          ],
+          { fill: colour },
+        );
+        put(
+          [
+            [w, height + w * 0.3],
+            [w * 1.5, height],
+            [w * 1.3, height - w * 0.5],
+            [w, height - w * 0.4],
+          ],
+          { fill: colour },
+        );
+        break;
+      default: {
+        // skirts: a hanging membrane, its hem a little wavy; grooved, doubled or toothed below as the kind has it
+        const drop = w * (kind === "double" || kind === "cogwheel" ? 1.1 : 1.9);
+        const hem: Point2[] = [
+          [-w * 1.75, height - drop],
+          [-w * 1.3, height - drop * 1.14],
+          [-w * 0.8, height - drop * 1.02],
+          [-w * 0.4, height - drop * 1.16],
+          [0, height - drop * 1.06],
+        ];
+        put(
+          [
+            [0, height + w * 0.1],
+            [-w * 1.02, height + w * 0.05],
+            [-w * 1.4, height - drop * 0.4],
+            ...hem,
+            [0, height + w * 0.1],
+          ],
+          { fill: colour },
+        );
+        if (kind === "grooved-skirt")
+          for (const share of [0.2, 0.4, 0.6, 0.8])
+            put(
+              [
+                [-w * share, height],
+                [-w * 1.5 * share, height - drop],
+              ],
+              { pen: 0.6 },
+            );
+        else
+          for (const share of [0.35, 0.75])
+            put(
+              [
+                [-w * share * 1.1, height - drop * 0.25],
+                [-w * 1.45 * share, height - drop * 0.95],
+              ],
+              { pen: 0.5 },
+            );
+        put(
+          [
+            [w, height + w * 0.05],
+            [w * 1.35, height - drop * 0.3],
+            [w * 1.7, height - drop],
+            [w * 1.5, height - drop * 0.85],
+            [w * 1.22, height - drop * 0.3],
+            [w, height - w * 0.2],
+          ],
+          { fill: colour },
+        );
+        if (kind === "cogwheel")
+          for (let tooth = 0; tooth < 5; tooth++)
+            put(
+              [
+                [-w * (0.2 + tooth * 0.34), height - drop * 1.1],
+                [-w * (0.3 + tooth * 0.34), height - drop * 1.45],
+                [-w * (0.42 + tooth * 0.34), height - drop * 1.05],
+              ],
+              { fill: colour, pen: 0.8 },
+            );
+        if (kind === "double")
+          put([
+            [-w * 1.4, height - drop * 1.1],
+            [-w * 0.9, height - drop * 1.5],
+            [0, height - drop * 1.4],
+          ]);
+      }
+    }
+  return shapes;
+}

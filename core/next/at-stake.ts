@@ -1,0 +1,28 @@
+/** What is at stake at each thing one could look at: the standing dangers that it would move, if the find is what it seems. */
+import { CHARACTER_IDS, definitionOf } from "../find/vocabulary.ts";
+import { agreementOf } from "../judge/contradictions.ts";
+import type { Judgement } from "../judge/judge.ts";
+import { expectedLook } from "./plan.ts";
+
+/** Sheets by character; characters that move nothing are left out. */
+export type AtStake = Readonly<Record<string, readonly string[]>>;
+
+/** For each character of a body or of the site, the dangers not yet ruled out that it would speak against. */
+export function atStake({ dangers, candidates, scene }: Judgement): AtStake {
+  const supposed = candidates.find((one) => one.fits && one.sheet.tier !== "inedible");
+  const standing = dangers.filter((danger) => danger.status !== "ruled-out");
+  if (supposed === undefined) return {};
+  const stakes: Record<string, string[]> = {};
+  for (const character of CHARACTER_IDS) {
+    const ofSite = definitionOf(character).of === "site";
+    const moved = standing.filter(({ sheet, nearest }) => {
+      const body = ofSite ? undefined : scene.bodies.find((one) => one.body.id === nearest.body);
+      const conditions = body === undefined ? undefined : { ...body.conditions, lifted: "whole" as const };
+      return expectedLook(supposed.sheet, character, body, false).some(
+        (look) => agreementOf(sheet, look, body?.body.age, conditions, false).kind === "contradicts",
+      );
+    });
+    if (moved.length > 0) stakes[character] = moved.map(({ sheet }) => sheet.id);
+  }
+  return stakes;
+}

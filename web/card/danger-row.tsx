@@ -1,0 +1,72 @@
+/** One danger in the dark half: it stands off the edge by its strokes; with none it touches the find. */
+import type { Answer } from "@jittery-cap/core";
+import Box from "@mui/material/Box";
+import { FONT, tone } from "../theme/tokens.ts";
+import { DistanceStrokes } from "./distance-strokes.tsx";
+import { distanceWords } from "./distance-words.ts";
+
+type Danger = Answer["dangers"][number];
+
+interface DangerRowProps {
+  readonly danger: Danger;
+  readonly compact?: boolean;
+}
+
+export function DangerRow({ danger, compact = false }: DangerRowProps) {
+  const touches = danger.mistakes === 0;
+  const deadly = danger.tier === "deadly";
+  return (
+    <Box
+      component="li"
+      data-danger={danger.sheet}
+      data-mistakes={danger.mistakes}
+      sx={{
+        display: "flex",
+        alignItems: "center",
+        gap: 1,
+        minHeight: compact ? 34 : 42,
+        position: "relative",
+        pl: { xs: 2.5, md: 3.25 },
+        pr: { xs: 2.5, md: 2.75 },
+      }}
+    >
+      {touches && (
+        <Box
+          aria-hidden="true"
+          sx={{
+            position: "absolute",
+            left: { xs: -7, md: -10 },
+            width: { xs: 18, md: 22 },
+            height: { xs: 18, md: 22 },
+            borderRadius: "50%",
+            bgcolor: tone.salmon,
+            border: `3px solid ${tone.moss}`,
+          }}
+        />
+      )}
+      <DistanceStrokes danger={danger} />
+      <Box sx={{ minWidth: 0, flex: 1, lineHeight: 1.15 }}>
+        <Box
+          component="span"
+          sx={{ fontWeight: deadly ? 750 : 500, fontSize: compact ? "1.0625rem" : "1.125rem", mr: 1 }}
+        >
+          {danger.name}
+        </Box>
+        {!compact && (
+          <Box
+            component="span"
+            sx={{ fontFamily: FONT.name, fontStyle: "italic", color: tone.onDarkSoft, fontSize: "0.9375rem" }}
+          >
+            {danger.scientific}
+          </Box>
+        )}
+      </Box>
+      <Box sx={{ textAlign: "right", flex: "none", fontSize: "0.875rem", lineHeight: 1.2 }}>
+        <Box sx={{ color: deadly ? tone.salmon : tone.onDarkSoft }}>{danger.tier}</Box>
+        {!compact && (
+          <Box sx={{ color: tone.onDarkSoft }}>{touches ? "touches" : distanceWords(danger.mistakes)}</Box>
+        )}
+      </Box>
+    </Box>
+  );
+}

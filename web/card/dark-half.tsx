@@ -1,0 +1,151 @@
+/** The dark half of Find: the answer, the dangers nearest first, what the last touch moved, and the next test. */
+import type { Answer } from "@jittery-cap/core";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { tone } from "../theme/tokens.ts";
+import { DangerRow } from "./danger-row.tsx";
+import { VERDICT_WORDS } from "./verdict-words.ts";
+
+type AnswerState = "fresh" | "working" | "failed";
+
+interface DarkHalfProps {
+  readonly answer: Answer | undefined;
+  readonly state: AnswerState;
+  readonly lastMove: string | undefined;
+}
+
+const NEAR = 2;
+
+/** Dangers that are not yet past doubt, and those that are. */
+export function nearAndFar(answer: Answer): { near: Answer["dangers"]; far: Answer["dangers"] } {
+  return {
+    near: answer.dangers.filter((danger) => danger.status !== "ruled-out"),
+    far: answer.dangers.filter((danger) => danger.status === "ruled-out"),
+  };
+}
+
+export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
+  const failed = state === "failed" || answer === undefined;
+  const word = state === "failed" ? "Hold" : answer === undefined ? "…" : VERDICT_WORDS[answer.verdict];
+  const { near, far } = answer === undefined ? { near: [], far: [] } : nearAndFar(answer);
+  const within = answer?.dangers.filter((danger) => danger.mistakes < NEAR).length ?? 0;
+  return (
+    <>
+      <Box
+        sx={{
+          display: { xs: "none", md: "flex" },
+          alignItems: "center",
+          minHeight: 55,
+          px: 3.25,
+          borderBottom: `1px solid ${tone.mossLine}`,
+          color: tone.onDarkSoft,
+          flex: "none",
+        }}
+      >
+        <span>
+          {answer?.dangers.length ?? 0} dangers ·{" "}
+          <b style={{ color: tone.onDark }}>{within} within one mistake</b>
+        </span>
+      </Box>
+      <Box
+        sx={{
+          display: "flex",
+          alignItems: "baseline",
+          justifyContent: "space-between",
+          gap: 2,
+          px: { xs: 2.5, md: 3.25 },
+          pt: { xs: 1.25, md: 2.5 },
+          flex: "none",
+        }}
+      >
+        <Typography
+          component="p"
+          variant="h1"
+          role="status"
+          aria-live="polite"
+          data-verdict={failed ? "hold" : answer?.verdict}
+          data-state={state}
+          sx={{ fontSize: { xs: "1.9rem", md: "3rem" }, opacity: state === "working" ? 0.75 : 1 }}
+        >
+          {word}
+        </Typography>
+        <Box sx={{ display: { xs: "block", md: "none" }, color: tone.onDarkSoft, fontSize: "0.9375rem" }}>
+          {answer?.dangers.length ?? 0} dangers, {within} near
+        </Box>
+      </Box>
+      <Typography
+        component="p"
+        sx={{
+          px: { xs: 2.5, md: 3.25 },
+          pt: 0.75,
+          pb: { xs: 0.5, md: 1.5 },
+          color: tone.onDarkSoft,
+          display: { xs: "none", md: "block" },
+          flex: "none",
+        }}
+      >
+        {state === "failed"
+          ? "The answer could not be worked out on this device. Until it can, this is held."
+          : answer === undefined
+            ? "Working it out"
+            : answer.reasons[0]?.text}
+      </Typography>
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          overflowY: "auto",
+          overflowX: "visible",
+          pl: { md: 1.5 },
+          ml: { md: -1.5 },
+        }}
+      >
+        <Box
+          component="ul"
+          aria-label="Dangers, nearest first"
+          sx={{ listStyle: "none", m: 0, p: 0, pl: { md: 0 }, display: { xs: "none", md: "block" } }}
+        >
+          {near.map((danger) => (
+            <DangerRow key={danger.sheet} danger={danger} />
+          ))}
+          {far.length > 0 && (
+            <Box component="li" sx={{ px: 3.25, pt: 1.5, color: tone.onDarkFaint }}>
+              {near.length === 0
+                ? `All ${far.length} are past doubt here`
+                : `${far.length} farther, past doubt here`}
+            </Box>
+          )}
+        </Box>
+        <Box
+          component="ul"
+          aria-label="Nearest dangers"
+          sx={{ listStyle: "none", m: 0, p: 0, display: { xs: "block", md: "none" } }}
+        >
+          {near.slice(0, 3).map((danger) => (
+            <DangerRow key={danger.sheet} danger={danger} compact />
+          ))}
+          {near.length === 0 && answer !== undefined && (
+            <Box component="li" sx={{ px: 2.5 }}>
+              All {far.length} are past doubt here
+            </Box>
+          )}
+        </Box>
+      </Box>
+      <Box
+        aria-live="polite"
+        data-testid="last-move"
+        sx={{
+          px: { xs: 2.5, md: 3.25 },
+          py: 1,
+          minHeight: { xs: 34, md: 44 },
+          color: tone.onDark,
+          fontSize: "0.9375rem",
+          flex: "none",
+          borderTop: { md: `1px solid ${tone.mossLine}` },
+        }}
+      >
+        {lastMove === undefined ? "" : `Last touch: ${lastMove}`}
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,31 @@
+/** One mark of the evidence board; every mark has a shape and a word, none only a colour. */
+import { tone } from "../theme/tokens.ts";
+
+export type MarkKind = "hard" | "soft" | "masked" | "for";
+
+const WORDS: Readonly<Record<MarkKind, string>> = {
+  hard: "hard point against",
+  soft: "soft point against",
+  masked: "masked",
+  for: "speaks for it",
+};
+
+export function Mark({ kind }: { readonly kind: MarkKind | undefined }) {
+  if (kind === undefined) return null;
+  return (
+    <svg
+      width="18"
+      height="26"
+      viewBox="0 0 18 26"
+      role="img"
+      aria-label={WORDS[kind]}
+      style={{ display: "inline-block", verticalAlign: "middle" }}
+    >
+      <title>{WORDS[kind]}</title>
+      {kind === "hard" && <rect x="6.5" y="2" width="5" height="22" fill={tone.onDark} />}
+      {kind === "soft" && <rect x="8" y="2" width="2" height="22" fill={tone.onDark} />}
+      {kind === "masked" && <path d="M9 2v6M9 11v5M9 19v5" stroke={tone.onDarkFaint} strokeWidth="4" />}
+      {kind === "for" && <circle cx="9" cy="13" r="4" fill={tone.salmon} />}
+    </svg>
+  );
+}

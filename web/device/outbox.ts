@@ -1,0 +1,115 @@
+/** Sends what waits on this device to the server, in order, again and again until it is acknowledged. */
+import type { Edit, Find } from "@jittery-cap/core";
+import { putFind, type Reply, type Stored, sendEdits } from "./api.ts";
+import { device, waitingFor } from "./device.ts";
+
+const AGAIN_AFTER_MS = 4000;
+
+/** What the outbox tells the screens about one find. */
+export interface Delivery {
+  readonly findId: string;
+  readonly waiting: number;
+  readonly state: "saved" | "waiting" | "conflict" | "refused";
+  readonly current?: Stored;
+  readonly text?: string;
+}
+
+type Listener = (delivery: Delivery) => void;
+const listeners = new Set<Listener>();
+const busy = new Map<string, Promise<void>>();
+
+/** Listens to deliveries; returns how to stop. */
+export function onDelivery(listener: Listener): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+function tell(delivery: Delivery): void {
+  for (const listener of listeners) listener(delivery);
+}
+
+/** Keeps a new find on the device and sends it. */
+export async function keepNewFind(find: Find): Promise<void> {
+  await device.finds.put({ id: find.id, find, base: find, version: 0 });
+  void deliver(find.id);
+}
+
+/** Keeps an edit and the record after it on the device, both or neither, then sends it. */
+export async function keepEdit(find: Find, edit: Edit): Promise<void> {
+  await device.transaction("rw", device.finds, device.waiting, async () => {
+    const order =
+      (await waitingFor(find.id)).length === 0 ? 0 : ((await waitingFor(find.id)).at(-1)?.order ?? 0) + 1;
+    await device.waiting.put({ id: edit.id, findId: find.id, order, edit });
+    await device.finds.update(find.id, { find });
+  });
+  void deliver(find.id);
+}
+
+/** Sends what waits for one find; a second call while one is under way follows behind it. */
+export function deliver(findId: string): Promise<void> {
+  const following = (busy.get(findId) ?? Promise.resolve())
+    .then(() => deliverOnce(findId))
+    .catch(() => tell({ findId, waiting: 1, state: "waiting" }));
+  busy.set(findId, following);
+  return following;
+}
+
+async function deliverOnce(findId: string): Promise<void> {
+  const kept = await device.finds.get(findId);
+  if (kept === undefined) return;
+  const waiting = await waitingFor(findId);
+  if (kept.version > 0 && waiting.length === 0) return tell({ findId, waiting: 0, state: "saved" });
+  const reply =
+    kept.version === 0
+      ? await putFind(kept.base, 0)
+      : await sendEdits(
+          findId,
+          kept.version,
+          waiting.map((one) => one.edit),
+        );
+  await settle(findId, reply, kept.version === 0 ? [] : waiting.map((one) => one.id));
+}
+
+async function settle(findId: string, reply: Reply, sent: readonly string[]): Promise<void> {
+  const count = () => device.waiting.where("findId").equals(findId).count();
+  switch (reply.kind) {
+    case "stored": {
+      await device.transaction("rw", device.finds, device.waiting, async () => {
+        await device.waiting.bulkDelete([...sent]);
+        await device.finds.update(findId, { base: reply.stored.find, version: reply.stored.version });
+      });
+      const left = await count();
+      if (left > 0) return deliverOnce(findId);
+      return tell({ findId, waiting: 0, state: "saved" });
+    }
+    case "conflict":
+      return tell({ findId, waiting: await count(), state: "conflict", current: reply.current });
+    case "refused":
+      return tell({ findId, waiting: await count(), state: "refused", text: reply.text });
+    case "missing":
+      return tell({
+        findId,
+        waiting: await count(),
+        state: "refused",
+        text: "The server no longer has this find.",
+      });
+    case "unreachable":
+      return tell({ findId, waiting: Math.max(1, await count()), state: "waiting" });
+  }
+}
+
+/** Tries again whenever the network comes back, and every few seconds while something waits. Returns how to stop. */
+export function keepSending(): () => void {
+  const sendAll = async () => {
+    const waiting = new Set((await device.waiting.toArray()).map((one) => one.findId));
+    for (const kept of await device.finds.toArray()) if (kept.version === 0) waiting.add(kept.id);
+    for (const findId of waiting) await deliver(findId);
+  };
+  const timer = setInterval(() => void sendAll(), AGAIN_AFTER_MS);
+  window.addEventListener("online", sendAll);
+  void sendAll();
+  return () => {
+    clearInterval(timer);
+    window.removeEventListener("online", sendAll);
+  };
+}

@@ -1,0 +1,121 @@
+/** The plate: the specimen in its ground with leader lines, which are the way round the stations. */
+import { type Body, type Find, figureOf, figureText, type Part } from "@jittery-cap/core";
+import Box from "@mui/material/Box";
+import { useNavigate } from "react-router";
+import { tone } from "../theme/tokens.ts";
+import { FigurePaths } from "./drawing.tsx";
+import { entryOf } from "./observing.ts";
+import { progressOf, STATIONS, type StationId } from "./stations.ts";
+
+interface PlateProps {
+  readonly find: Find;
+  readonly body: Body;
+  readonly station: StationId;
+}
+
+const WIDTH = 360;
+const HEIGHT = 440;
+const MARGIN = { left: 14, right: 14, top: 16, bottom: 8 };
+/** Where each label stands, as a share of the plate's height, and on which side. */
+const LABELS: readonly {
+  readonly id: StationId;
+  readonly part: Part;
+  readonly side: "left" | "right";
+  readonly at: number;
+}[] = [
+  { id: "cap", part: "cap", side: "left", at: 0.05 },
+  { id: "stem", part: "stem", side: "left", at: 0.47 },
+  { id: "foot", part: "foot", side: "left", at: 0.88 },
+  { id: "under", part: "under", side: "right", at: 0.36 },
+  { id: "cut", part: "cut", side: "right", at: 0.54 },
+  { id: "nose", part: "nose", side: "right", at: 0.67 },
+  { id: "print", part: "print", side: "right", at: 0.88 },
+];
+const LABEL_SPACE = 74;
+
+export function Plate({ find, body, station }: PlateProps) {
+  const navigate = useNavigate();
+  const figure = figureOf(find, body);
+  const room = { width: WIDTH - LABEL_SPACE * 1.55, height: HEIGHT - MARGIN.top - MARGIN.bottom };
+  const scale = Math.min(
+    room.width / (figure.right - figure.left),
+    room.height / (figure.top - figure.bottom),
+  );
+  const axis = WIDTH / 2 + 2;
+  const ground =
+    MARGIN.top + figure.top * scale + (room.height - (figure.top - figure.bottom) * scale) * 0.45;
+  const looked = (character: Parameters<typeof entryOf>[1]) => entryOf(body, character) !== undefined;
+  return (
+    <Box sx={{ position: "relative", width: "100%", maxWidth: WIDTH + 20, mx: "auto" }}>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        width="100%"
+        role="img"
+        aria-label={figureText(find, body)}
+        style={{ display: "block" }}
+      >
+        <g transform={`translate(${axis} ${ground})`}>
+          <FigurePaths figure={figure} scale={scale} />
+        </g>
+        {LABELS.filter((label) => label.id !== "print").map(({ id, part, side, at }) => {
+          const [x, y] = figure.anchors[part];
+          const from = side === "left" ? 66 : WIDTH - 66;
+          return (
+            <line
+              key={id}
+              x1={from}
+              y1={HEIGHT * at + 10}
+              x2={axis + x * scale}
+              y2={ground - y * scale}
+              stroke={id === station ? tone.ink : tone.inkSoft}
+              strokeWidth={id === station ? 2 : 0.8}
+            />
+          );
+        })}
+      </svg>
+      {LABELS.map(({ id, side, at }) => {
+        const stop = STATIONS.find((one) => one.id === id);
+        const progress = stop === undefined ? undefined : progressOf(stop, looked);
+        return (
+          <Box
+            key={id}
+            component="button"
+            type="button"
+            onClick={() => navigate(`/find/${find.id}/${id}`)}
+            aria-current={id === station ? "step" : undefined}
+            sx={{
+              position: "absolute",
+              top: `calc(${at * 100}% - 12px)`,
+              [side]: 0,
+              textAlign: side,
+              p: 0.5,
+              border: 0,
+              bgcolor: "transparent",
+              font: "inherit",
+              color: tone.ink,
+              cursor: "pointer",
+              lineHeight: 1.15,
+              "&:focus-visible": { outline: `3px solid ${tone.ochre}` },
+            }}
+          >
+            <Box
+              component="span"
+              sx={{
+                display: "block",
+                fontWeight: 700,
+                textDecoration: id === station ? "underline" : "none",
+                textUnderlineOffset: 4,
+                textDecorationThickness: 2,
+              }}
+            >
+              {stop?.name}
+            </Box>
+            <Box component="span" sx={{ fontSize: "0.875rem", color: tone.inkSoft }}>
+              {progress === undefined || progress.done === 0 ? "open" : `${progress.done} of ${progress.all}`}
+            </Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

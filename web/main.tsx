@@ -1,0 +1,22 @@
+import "@fontsource-variable/atkinson-hyperlegible-next";
+import "@fontsource/source-serif-4/latin-400-italic.css";
+import CssBaseline from "@mui/material/CssBaseline";
+import { ThemeProvider } from "@mui/material/styles";
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { BrowserRouter } from "react-router";
+import { App } from "./app.tsx";
+import { theme } from "./theme/theme.ts";
+
+const root = document.getElementById("root");
+if (root === null) throw new Error("the page has no root");
+createRoot(root).render(
+  <StrictMode>
+    <ThemeProvider theme={theme}>
+      <CssBaseline />
+      <BrowserRouter>
+        <App />
+      </BrowserRouter>
+    </ThemeProvider>
+  </StrictMode>,
+);

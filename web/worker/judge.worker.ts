@@ -1,0 +1,18 @@
+/** Judges in a thread of its own, from the same core and sheets as the server: no network is needed for an answer. */
+
+import { sheets } from "virtual:sheets";
+import { type Answer, assess, compileSheets, type Find } from "@jittery-cap/core";
+import { expose } from "comlink";
+
+const compiled = compileSheets(sheets);
+
+const judge = {
+  /** @throws when the sheets that were shipped are not well formed; the screen then says hold */
+  assess(find: Find): Answer {
+    if (!compiled.ok) throw new Error("the knowledge sheets are not well formed");
+    return assess(find, compiled.value);
+  },
+};
+export type JudgeWorker = typeof judge;
+
+expose(judge);
