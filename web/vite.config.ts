@@ -20,6 +20,6 @@ export default defineConfig({
   root: fileURLToPath(new URL(".", import.meta.url)),
   plugins: [react(), sheets()],
   worker: { format: "es", plugins: () => [sheets()] },
-  build: { outDir: "dist", emptyOutDir: true, target: "es2022", chunkSizeWarningLimit: 700 },
+  build: { outDir: "dist", emptyOutDir: true, target: "es2022", chunkSizeWarningLimit: 900 },
   server: { proxy: { "/api": "http://127.0.0.1:8460" } },
 });

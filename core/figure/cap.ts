@@ -40,7 +40,7 @@ export function capShapes(view: BodyView, cap: PlacedCap): Shape[] {
   const rim = mirrored(rimLine(view, cap));
   shapes.push({
     part: "cap",
-    steps: [...smooth(left), ...smooth([...rim].reverse()).slice(1), ["L", 0, profile[0]?.[1] ?? 0], ["Z"]],
+    steps: [...smooth(left), ...smooth(rim).slice(1), ["L", 0, profile[0]?.[1] ?? 0], ["Z"]],
     fill: skin,
     stroke: "none",
     pen: 0,

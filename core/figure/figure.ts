@@ -13,7 +13,7 @@ export function figureOf(find: Find, body: Body, reach?: number): Figure {
   const view = bodyView(find, body);
   const cap = placeCap(view);
   const wide = Math.max(view.radius * 1.12, view.stemHalf * 4);
-  const ground = reach ?? wide * 1.2;
+  const ground = reach ?? wide * 1.42;
   const feet = footShapes(view);
   const bottom = Math.min(
     -view.stemHalf * 4.8,
@@ -30,10 +30,10 @@ export function figureOf(find: Find, body: Body, reach?: number): Figure {
     print: [view.radius * 0.8, cap.edge],
   };
   const shapes = [...feet, ...stemShapes(view, cap), ...ringShapes(view, cap), ...capShapes(view, cap)];
-  // soil lies in front of a foot that is still in it, and behind one that was lifted
-  const soil = groundShapes(view, ground);
+  // beside its neighbours in a row a body stands without soil of its own
+  const soil = ground < wide ? [] : groundShapes(view, ground);
   return {
-    shapes: view.rooted ? [...soil, ...shapes] : [...soil, ...shapes],
+    shapes: [...soil, ...shapes],
     left: -Math.max(wide, ground),
     right: Math.max(wide, ground),
     top: cap.top + view.radius * 0.08,

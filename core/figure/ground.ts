@@ -19,15 +19,17 @@ export function groundShapes(view: BodyView, reach: number): Shape[] {
       turn * (gap + (reach - gap) * share),
       scale * 0.14 * (scatter(share * 10 + turn) - 0.5),
     ]);
+    const deep = scale * 1.15;
     const bed: Point2[] = [
       ...surface,
-      [turn * reach, -scale * 0.9],
-      [turn * (gap + (reach - gap) * 0.45), -scale * 1.25],
-      [turn * gap, -scale * 0.7],
+      [turn * reach, -deep * 0.8],
+      [turn * (gap + (reach - gap) * 0.6), -deep],
+      [turn * (gap + scale * 0.3), -deep * 0.9],
+      [turn * gap, -deep * 0.4],
     ];
     shapes.push({
       part: "ground",
-      steps: smooth(bed, true),
+      steps: line(bed, true),
       fill: onWood ? "wood" : "soil",
       stroke: "none",
       pen: 0,

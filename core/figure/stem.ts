@@ -1,6 +1,6 @@
 /** Stem, ring and foot: skin on the left, section on the right. */
-import type { PlacedCap } from "./cap.ts";
-import { footProfile, sacProfile } from "./profiles.ts";
+import { type PlacedCap, undersideLine } from "./cap.ts";
+import { footProfile, heightAt, sacProfile } from "./profiles.ts";
 import { type Ink, line, mirrored, type Point2, type Shape, type Step, scatter, smooth } from "./shapes.ts";
 import type { BodyView } from "./view.ts";
 
@@ -9,11 +9,13 @@ const RING_HEIGHT: Readonly<Record<string, number>> = { high: 0.82, middle: 0.55
 /** Half the stem's width at a share of its height: a little wider towards the foot. */
 const widthAt = (view: BodyView, share: number): number => view.stemHalf * (1.1 - 0.16 * share);
 
+/** The right outline, from where the stem goes into the cap down to the ground. */
 function side(view: BodyView, cap: PlacedCap): Point2[] {
-  return [1, 0.75, 0.5, 0.25, 0].map((share) => [
-    widthAt(view, share),
-    cap.edge * share + (share === 1 ? view.radius * 0.08 : 0),
-  ]);
+  const top = Math.max(cap.edge, heightAt(undersideLine(view, cap), view.stemHalf)) + view.radius * 0.02;
+  return [
+    [widthAt(view, 1), top],
+    ...[1, 0.75, 0.5, 0.25, 0].map((share): Point2 => [widthAt(view, share), cap.edge * share]),
+  ];
 }
 
 /** The stem above ground. */

@@ -34,11 +34,15 @@ const WINDOWS: Partial<Record<CharacterId, readonly [number, number, number, num
   base: [-2, 2, 1.3, -3.2],
 };
 
+/** Undersides of balls, morels and their like: a capped specimen cannot show them, so they are told by their names. */
+const NOT_DRAWN: ReadonlySet<string> = new Set(["enclosed", "honeycomb", "lobed"]);
+const HANGING = [-3.3, 3.3, 9, 3.6] as const;
+
 /** The drawing of one state, or undefined for a character that is no shape. */
 export function swatchOf(character: CharacterId, state: string): Figure | undefined {
   const parts = DRAWN_CHARACTERS[character];
   const frame = WINDOWS[character];
-  if (parts === undefined || frame === undefined) return undefined;
+  if (parts === undefined || frame === undefined || NOT_DRAWN.has(state)) return undefined;
   const closed = character === "cap-shape" && (state === "ball" || state === "egg");
   const seen = [
     { character: "cap-shape" as const, states: ["convex"] },
@@ -67,8 +71,10 @@ export function swatchOf(character: CharacterId, state: string): Figure | undefi
   const body = find.bodies[0];
   if (body === undefined) return undefined;
   const figure = figureOf(find, body);
-  const [left, right, top, bottom] = frame;
-  const shown = (shape: Shape) => parts.includes(shape.part);
+  // a veil that hangs from the cap cannot be told without the cap
+  const hangs = character === "ring" && (state === "closed" || state === "cobweb");
+  const [left, right, top, bottom] = hangs ? HANGING : frame;
+  const shown = (shape: Shape) => (hangs ? shape.part !== "ground" : parts.includes(shape.part));
   return {
     ...figure,
     shapes: figure.shapes.filter(shown).map((shape) => ({ ...shape, knowing: "seen" })),

@@ -29,6 +29,8 @@ export interface Conditions {
   readonly rain: boolean;
   readonly cannotSmell: boolean;
   readonly paper: PrintPaper | undefined;
+  /** A print of this body is laid and not read. */
+  readonly printPending: boolean;
   /** The ring was looked at and no veil spans the gills. */
   readonly veilSeenOpen: boolean;
 }
@@ -52,6 +54,7 @@ export function conditionsOf(find: Find, body: Body, looks: Looks): Conditions {
     rain: (weather.rain24hMm ?? 0) > 0,
     cannotSmell: weather.cannotSmell === true,
     paper: body.print?.paper ?? weather.printPaper,
+    printPending: body.print?.laidAt !== undefined && body.print.readAt === undefined,
     veilSeenOpen: ring !== undefined && !ring.states.includes("closed"),
   };
 }

@@ -132,6 +132,15 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     possible: (c) => c.age === "egg" || c.age === "button",
   },
   {
+    id: "read-spore-print",
+    of: "body",
+    minutes: 1,
+    waitHours: 0,
+    destroys: false,
+    shows: ["spore-print"],
+    possible: (c) => c.printPending,
+  },
+  {
     id: "take-spore-print",
     of: "body",
     minutes: 3,
@@ -161,6 +170,7 @@ export const TEST_WORDS: Readonly<Record<string, string>> = {
   "heat-and-smell": "Bring a piece of {body} out on heat, then look and smell",
   "halve-lengthways": "Halve {body} from top to bottom",
   "halve-the-ball": "Halve {body} through the middle",
+  "read-spore-print": "Read the print of {body} on both halves",
   "take-spore-print": "Lay the cap of {body} for a print",
 };
 

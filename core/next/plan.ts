@@ -173,6 +173,8 @@ function optionsOf({ scene }: Judgement, supposed: Sheet, needs: readonly Need[]
     }
     for (const body of scene.kept) {
       if (test.possible?.(body.conditions) === false) continue;
+      // a print under its cup is read before another cap is spent
+      if (test.id === "take-spore-print" && scene.bodies.some((one) => one.conditions.printPending)) continue;
       const conditions = { ...body.conditions, ...test.changes };
       const looks = test.shows
         .filter((one) => !isSettled(body, one))

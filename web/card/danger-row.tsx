@@ -10,9 +10,11 @@ type Danger = Answer["dangers"][number];
 interface DangerRowProps {
   readonly danger: Danger;
   readonly compact?: boolean;
+  /** Past doubt: drawn quietly. */
+  readonly far?: boolean;
 }
 
-export function DangerRow({ danger, compact = false }: DangerRowProps) {
+export function DangerRow({ danger, compact = false, far = false }: DangerRowProps) {
   const touches = danger.mistakes === 0;
   const deadly = danger.tier === "deadly";
   return (
@@ -24,7 +26,7 @@ export function DangerRow({ danger, compact = false }: DangerRowProps) {
         display: "flex",
         alignItems: "center",
         gap: 1,
-        minHeight: compact ? 34 : 42,
+        minHeight: compact || far ? 34 : 42,
         position: "relative",
         pl: { xs: 2.5, md: 3.25 },
         pr: { xs: 2.5, md: 2.75 },
@@ -48,11 +50,16 @@ export function DangerRow({ danger, compact = false }: DangerRowProps) {
       <Box sx={{ minWidth: 0, flex: 1, lineHeight: 1.15 }}>
         <Box
           component="span"
-          sx={{ fontWeight: deadly ? 750 : 500, fontSize: compact ? "1.0625rem" : "1.125rem", mr: 1 }}
+          sx={{
+            color: far ? tone.onDarkSoft : undefined,
+            fontWeight: deadly && !far ? 750 : 500,
+            fontSize: far ? "1rem" : compact ? "1.0625rem" : "1.125rem",
+            mr: 1,
+          }}
         >
           {danger.name}
         </Box>
-        {!compact && (
+        {!compact && !far && (
           <Box
             component="span"
             sx={{ fontFamily: FONT.name, fontStyle: "italic", color: tone.onDarkSoft, fontSize: "0.9375rem" }}
@@ -62,8 +69,8 @@ export function DangerRow({ danger, compact = false }: DangerRowProps) {
         )}
       </Box>
       <Box sx={{ textAlign: "right", flex: "none", fontSize: "0.875rem", lineHeight: 1.2 }}>
-        <Box sx={{ color: deadly ? tone.salmon : tone.onDarkSoft }}>{danger.tier}</Box>
-        {!compact && (
+        <Box sx={{ color: deadly && !far ? tone.salmon : tone.onDarkSoft }}>{danger.tier}</Box>
+        {!compact && !far && (
           <Box sx={{ color: tone.onDarkSoft }}>{touches ? "touches" : distanceWords(danger.mistakes)}</Box>
         )}
       </Box>

@@ -1,5 +1,5 @@
 /** The dark half of Find: the answer, the dangers nearest first, what the last touch moved, and the next test. */
-import type { Answer } from "@jittery-cap/core";
+import { type Answer, CONDITION_WORDS } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { tone } from "../theme/tokens.ts";
@@ -15,6 +15,8 @@ interface DarkHalfProps {
 }
 
 const NEAR = 2;
+/** Far dangers that are still drawn, so that a hundred never drown the near ones. */
+const FAR_SHOWN = 5;
 
 /** Dangers that are not yet past doubt, and those that are. */
 export function nearAndFar(answer: Answer): { near: Answer["dangers"]; far: Answer["dangers"] } {
@@ -22,6 +24,17 @@ export function nearAndFar(answer: Answer): { near: Answer["dangers"]; far: Answ
     near: answer.dangers.filter((danger) => danger.status !== "ruled-out"),
     far: answer.dangers.filter((danger) => danger.status === "ruled-out"),
   };
+}
+
+/** The first reason; for a basket what has to happen first, since that is the more urgent to read. */
+function sentence(answer: Answer | undefined, state: AnswerState): string | undefined {
+  if (state === "failed")
+    return "The answer could not be worked out on this device. Until it can, this is held.";
+  if (answer === undefined) return "Working it out";
+  const [condition] = answer.conditions ?? [];
+  return condition === undefined
+    ? answer.reasons[0]?.text
+    : `First: ${CONDITION_WORDS[condition].charAt(0).toLowerCase()}${CONDITION_WORDS[condition].slice(1)}`;
 }
 
 export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
@@ -80,15 +93,11 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
           pt: 0.75,
           pb: { xs: 0.5, md: 1.5 },
           color: tone.onDarkSoft,
-          display: { xs: "none", md: "block" },
+          display: { xs: answer?.verdict === "hold" ? "none" : "block", md: "block" },
           flex: "none",
         }}
       >
-        {state === "failed"
-          ? "The answer could not be worked out on this device. Until it can, this is held."
-          : answer === undefined
-            ? "Working it out"
-            : answer.reasons[0]?.text}
+        {sentence(answer, state)}
       </Typography>
       <Box
         sx={{
@@ -115,6 +124,9 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
                 : `${far.length} farther, past doubt here`}
             </Box>
           )}
+          {far.slice(0, FAR_SHOWN).map((danger) => (
+            <DangerRow key={danger.sheet} danger={danger} far />
+          ))}
         </Box>
         <Box
           component="ul"

@@ -71,7 +71,9 @@ export function CharacterBlock({
         sx={{
           display: "flex",
           alignItems: "baseline",
-          gap: 1.5,
+          flexWrap: "wrap",
+          rowGap: 0,
+          columnGap: 1.5,
           pb: 1,
           borderLeft: `4px solid ${active ? tone.ink : "transparent"}`,
           ml: -1.75,

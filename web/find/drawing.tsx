@@ -46,17 +46,25 @@ export function FigurePaths({ figure, scale }: { readonly figure: Figure; readon
           <line x1="0" y1="0" x2="0" y2="5" stroke={DRAWING.line} strokeWidth="1.3" />
         </pattern>
       </defs>
+      {figure.shapes
+        .filter((shape) => shape.knowing === "masked" && shape.stroke !== "none")
+        .map((shape, index) => (
+          <path
+            // biome-ignore lint/suspicious/noArrayIndexKey: shapes have no names; their order is their identity
+            key={index}
+            d={pathOf(shape.steps, scale)}
+            fill="none"
+            stroke={`url(#${hatch})`}
+            strokeWidth={8 * pen}
+          />
+        ))}
       {figure.shapes.map((shape, index) => (
         <path
           // biome-ignore lint/suspicious/noArrayIndexKey: shapes have no names; their order is their identity
           key={index}
           d={pathOf(shape.steps, scale)}
           fill={ink(shape.fill)}
-          stroke={
-            shape.knowing === "masked" && shape.stroke !== "none" && shape.pen > 4
-              ? `url(#${hatch})`
-              : ink(shape.stroke)
-          }
+          stroke={ink(shape.stroke)}
           strokeWidth={shape.stroke === "none" ? 0 : shape.pen * pen}
           strokeDasharray={DASHES[shape.knowing]}
           strokeLinejoin="round"

@@ -37,6 +37,7 @@ export function StationTabs({ findId, station }: { readonly findId: string; read
           aria-current={stop.id === station ? "step" : undefined}
           sx={{
             display: "flex",
+            flex: "none",
             alignItems: "center",
             minHeight: TOUCH,
             minWidth: TOUCH,

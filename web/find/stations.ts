@@ -175,6 +175,7 @@ export const TEST_LOOKS_AT: Readonly<Record<string, CharacterId>> = {
   "heat-and-smell": "smell",
   "halve-lengthways": "flesh-colour",
   "halve-the-ball": "bisection",
+  "read-spore-print": "spore-print",
   "take-spore-print": "spore-print",
 };
 

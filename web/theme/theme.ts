@@ -31,7 +31,11 @@ export const theme = createTheme({
     MuiButtonBase: {
       defaultProps: { disableRipple: true },
       styleOverrides: {
-        root: { "&:focus-visible": { outline: `3px solid ${tone.ochre}`, outlineOffset: 2 } },
+        root: {
+          fontFamily: FONT.text,
+          fontVariantNumeric: "tabular-nums",
+          "&:focus-visible": { outline: `3px solid ${tone.ochre}`, outlineOffset: 2 },
+        },
       },
     },
     MuiPaper: {

@@ -1,0 +1,120 @@
+/** `npm run pictures`: starts the application with the demo data in a database of its own and takes every kept picture. */
+import { spawn } from "node:child_process";
+import { fileURLToPath } from "node:url";
+import { type Browser, chromium, type Page } from "playwright-core";
+import { seasonFinds } from "../demo/season.ts";
+
+const FOLDER = process.env.PICTURES ?? fileURLToPath(new URL("../docs/screenshots", import.meta.url));
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+interface Picture {
+  readonly name: string;
+  readonly size: typeof DESK;
+  /** The beginning of a demo find's label; left out for views without one. */
+  readonly find?: string;
+  readonly path: (id: string) => string;
+  readonly prepare?: (page: Page) => Promise<void>;
+}
+
+const PICTURES: readonly Picture[] = [
+  {
+    name: "find-desk",
+    size: DESK,
+    find: "pale one",
+    path: (id) => `/find/${id}/foot`,
+    prepare: (page) => lookAtBody(page, "B"),
+  },
+  {
+    name: "find-desk-cap",
+    size: DESK,
+    find: "cluster on",
+    path: (id) => `/find/${id}/stem`,
+    prepare: (page) => lookAtBody(page, "B"),
+  },
+  { name: "find-frost", size: DESK, find: "white ones, morning", path: (id) => `/find/${id}/nose` },
+  {
+    name: "find-phone",
+    size: PHONE,
+    find: "pale one",
+    path: (id) => `/find/${id}/foot`,
+    prepare: touchOnPhone,
+  },
+  { name: "find-phone-under", size: PHONE, find: "chanterelles", path: (id) => `/find/${id}/under` },
+  { name: "decide-hold", size: DESK, find: "orange cluster", path: (id) => `/decide/${id}` },
+  { name: "decide-basket", size: DESK, find: "white ones in an arc", path: (id) => `/decide/${id}` },
+  { name: "decide-phone", size: PHONE, find: "cluster on", path: (id) => `/decide/${id}` },
+  { name: "log-desk", size: DESK, path: () => "/log" },
+];
+
+async function lookAtBody(page: Page, body: string): Promise<void> {
+  await page.getByRole("button", { name: new RegExp(`^Body ${body},`) }).click();
+}
+
+/** One touch, so that the picture shows what a touch moves. */
+async function touchOnPhone(page: Page): Promise<void> {
+  await lookAtBody(page, "B");
+  await page.locator('[data-told="lifted"] [data-state="whole"]').click();
+  await page.locator('[data-character="base"] [data-state="plain"]').scrollIntoViewIfNeeded();
+  await page.waitForTimeout(300);
+}
+
+/** Starts ./start in a data folder of its own; resolves with the address. */
+function startApplication(): Promise<{ address: string; stop: () => Promise<void> }> {
+  const child = spawn("./start", {
+    env: { ...process.env, DATA_FOLDER: ".data/pictures" },
+    stdio: ["ignore", "pipe", "inherit"],
+  });
+  const ended = new Promise<void>((resolve) => child.once("exit", () => resolve()));
+  return new Promise((resolve, reject) => {
+    child.once("exit", (code) => reject(new Error(`./start ended with ${code}`)));
+    child.stdout.on("data", (data: Buffer) => {
+      const address = /http:\S+/.exec(data.toString())?.[0];
+      if (address === undefined) return;
+      resolve({
+        address,
+        stop: async () => {
+          child.kill("SIGTERM");
+          await ended;
+        },
+      });
+    });
+  });
+}
+
+async function take(browser: Browser, address: string, picture: Picture): Promise<void> {
+  const context = await browser.newContext({
+    viewport: picture.size,
+    locale: "en-GB",
+    timezoneId: "Europe/Berlin",
+    reducedMotion: "reduce",
+    hasTouch: picture.size === PHONE,
+  });
+  const page = await context.newPage();
+  const label = picture.find;
+  const id =
+    label === undefined ? "" : (seasonFinds().find((find) => find.label?.startsWith(label))?.id ?? "");
+  await page.goto(address + picture.path(id));
+  await page.waitForLoadState("networkidle");
+  await page.evaluate(() => document.fonts.ready);
+  if (label !== undefined) await page.locator('[data-state="fresh"]').first().waitFor();
+  await picture.prepare?.(page);
+  await page.screenshot({ path: `${FOLDER}/${picture.name}.png` });
+  await context.close();
+}
+
+const only = process.argv.slice(2);
+const address = process.env.ADDRESS;
+const application =
+  address === undefined ? await startApplication() : { address, stop: () => Promise.resolve() };
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+  args: ["--no-sandbox", "--disable-gpu"],
+});
+try {
+  for (const picture of PICTURES)
+    if (only.length === 0 || only.includes(picture.name)) await take(browser, application.address, picture);
+} finally {
+  await browser.close();
+  await application.stop();
+}
