@@ -31,7 +31,9 @@ export function capShapes(view: BodyView, cap: PlacedCap): Shape[] {
   const { profile } = cap;
   const half = view.stemHalf;
   const colour = view.of("cap-colour");
-  const known = view.of("cap-shape").knowing === "open" ? colour.knowing : view.of("cap-shape").knowing;
+  const told = view.of("cap-shape").knowing === "open" ? colour.knowing : view.of("cap-shape").knowing;
+  // a cap's outline is soft evidence at best: hatching is kept for what a mask makes worthless and matters
+  const known = told === "masked" ? "seen" : told;
   const skin = pigment(colour, "paper");
   const under = undersideLine(view, cap);
   const shapes: Shape[] = [];

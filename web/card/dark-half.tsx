@@ -100,6 +100,10 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
         {sentence(answer, state)}
       </Typography>
       <Box
+        component="section"
+        aria-label="Distances"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so it has to be reached by keyboard
+        tabIndex={0}
         sx={{
           flex: 1,
           minHeight: 0,

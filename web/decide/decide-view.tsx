@@ -29,6 +29,10 @@ export function DecideView() {
         <>
           <Trail view="decide" findId={find.id} />
           <Box
+            component="section"
+            aria-label="The answer"
+            // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so it has to be reached by keyboard
+            tabIndex={0}
             sx={{
               flex: 1,
               minHeight: 0,
@@ -204,7 +208,7 @@ function BodyLine({ verdict, find }: { verdict: BodyVerdict; find: Find }) {
           {body.id}, {body.age ?? "age not told"}
         </b>
         <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem", lineHeight: 1.3 }}>
-          {verdict.reasons[0]?.text ?? "Nothing stands against it here."}
+          {verdict.reasons[0]?.text ?? "Every danger of this shelf is past doubt for it."}
         </Box>
       </Box>
       <Box

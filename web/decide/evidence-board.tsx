@@ -53,7 +53,13 @@ export function EvidenceBoard({ answer, chosen, onChoose }: EvidenceBoardProps) 
       >
         What speaks against each danger
       </Box>
-      <Box sx={{ overflow: "auto", flex: 1, minHeight: 0, pb: 2 }}>
+      <Box
+        component="section"
+        aria-label="Evidence"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so it has to be reached by keyboard
+        tabIndex={0}
+        sx={{ overflow: "auto", flex: 1, minHeight: 0, pb: 2 }}
+      >
         <Box
           component="table"
           sx={{ borderCollapse: "collapse", mx: { xs: 2.5, md: 3 }, mt: 1, tableLayout: "fixed" }}

@@ -9,7 +9,8 @@ const AGAIN_AFTER_MS = 4000;
 export interface Delivery {
   readonly findId: string;
   readonly waiting: number;
-  readonly state: "saved" | "waiting" | "conflict" | "refused";
+  /** sending: on its way; waiting: the server cannot be reached. */
+  readonly state: "saved" | "sending" | "waiting" | "conflict" | "refused";
   readonly current?: Stored;
   readonly text?: string;
 }

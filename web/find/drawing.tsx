@@ -4,6 +4,8 @@ import { useId } from "react";
 import { DRAWING, PIGMENTS } from "../theme/tokens.ts";
 
 const PEN = 1.5;
+/** Smaller than this, in pixels a cm, hatching is only a blot. */
+const HATCH_FROM = 14;
 const DASHES: Readonly<Record<Shape["knowing"], string | undefined>> = {
   open: "5 4.5",
   seen: undefined,
@@ -47,7 +49,7 @@ export function FigurePaths({ figure, scale }: { readonly figure: Figure; readon
         </pattern>
       </defs>
       {figure.shapes
-        .filter((shape) => shape.knowing === "masked" && shape.stroke !== "none")
+        .filter((shape) => scale > HATCH_FROM && shape.knowing === "masked" && shape.stroke !== "none")
         .map((shape, index) => (
           <path
             // biome-ignore lint/suspicious/noArrayIndexKey: shapes have no names; their order is their identity

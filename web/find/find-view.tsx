@@ -1,7 +1,7 @@
 /** Find: the specimen, its stations, and the dark half that answers every touch. */
 import { type Change, type CharacterId, definitionOf, nextBodyId, type PlannedTest } from "@jittery-cap/core";
 import useMediaQuery from "@mui/material/useMediaQuery";
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { DarkHalf } from "../card/dark-half.tsx";
 import { NextNote } from "../card/next-note.tsx";
@@ -26,6 +26,11 @@ export function FindView() {
   const [bodyId, setBodyId] = useState("A");
   const [active, setActive] = useState<CharacterId>();
   const [help, setHelp] = useState(false);
+  // the address follows a key with a delay; the next key must not wait for it
+  const at = useRef(station);
+  useEffect(() => {
+    at.current = station;
+  }, [station]);
 
   useEffect(() => void open(id), [id, open]);
 
@@ -69,13 +74,21 @@ export function FindView() {
   const onAction = useCallback(
     (action: KeyAction) => {
       if (find === undefined || body === undefined) return;
+      // keys that answer speak to the station that is shown; one on its way is waited for
+      if (
+        at.current !== station &&
+        action.kind !== "station" &&
+        action.kind !== "undo" &&
+        action.kind !== "redo"
+      )
+        return;
       const make = (made: Change | undefined) => made !== undefined && change(made);
       switch (action.kind) {
         case "digit":
           return pressDigit(action.index);
         case "move": {
-          const at = (current === undefined ? -1 : characters.indexOf(current)) + action.by;
-          const next = characters[at];
+          const place = (current === undefined ? -1 : characters.indexOf(current)) + action.by;
+          const next = characters[place];
           return next === undefined ? moveStation(action.by) : goTo(next);
         }
         case "station":
@@ -93,8 +106,8 @@ export function FindView() {
         case "unsure":
           return current !== undefined && make(turnSureness(body, current));
         case "next-body": {
-          const at = find.bodies.findIndex((one) => one.id === body.id);
-          return setBodyId(find.bodies[(at + 1) % find.bodies.length]?.id ?? "A");
+          const place = find.bodies.findIndex((one) => one.id === body.id);
+          return setBodyId(find.bodies[(place + 1) % find.bodies.length]?.id ?? "A");
         }
         case "add-body":
           return addBody();
@@ -122,9 +135,11 @@ export function FindView() {
       }
 
       function moveStation(by: 1 | -1): void {
-        const next = STATIONS[(STATIONS.indexOf(station) + by + STATIONS.length) % STATIONS.length];
+        const next = STATIONS[(STATIONS.indexOf(at.current) + by + STATIONS.length) % STATIONS.length];
+        if (next === undefined) return;
+        at.current = next;
         setActive(undefined);
-        if (next !== undefined) navigate(`/find/${id}/${next.id}`, { replace: true });
+        navigate(`/find/${id}/${next.id}`, { replace: true });
       }
     },
     [find, body, current, characters, station, id, change, undo, redo, addBody, goTo, navigate],

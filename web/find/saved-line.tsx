@@ -32,6 +32,7 @@ export function SavedLine() {
         The server refused it: {delivery.text}. It stays on this device.
       </Box>
     );
+  if (delivery?.state === "sending") return <Box role="status">sending</Box>;
   if (delivery?.state === "waiting")
     return (
       <Box role="status">

@@ -79,7 +79,13 @@ export const useFind = create<FindState>()((set, get) => {
       return undefined;
     }
     const edit: Edit = { id: uuidv7(), at: new Date().toISOString(), change, ...link };
-    set({ find: applied.value.find, refusal: undefined });
+    const { delivery } = get();
+    const unsettled = delivery?.state === "conflict" || delivery?.state === "refused";
+    set({
+      find: applied.value.find,
+      refusal: undefined,
+      ...(unsettled ? {} : { delivery: { findId: find.id, waiting: 1, state: "sending" as const } }),
+    });
     void keepEdit(applied.value.find, edit);
     judgeNow(applied.value.find);
     return { editId: edit.id, change, inverse: applied.value.inverse };

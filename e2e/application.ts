@@ -1,0 +1,119 @@
+/** The real application for browser tests: the real server on a database of its own, and Debian's Chromium. */
+import { type ChildProcess, spawn } from "node:child_process";
+import { type Browser, type BrowserContext, chromium, type Page } from "playwright-core";
+import { type Scratch, scratchDatabase } from "../server/testing/scratch-database.ts";
+
+export const DESK = { width: 1280, height: 800 };
+export const PHONE = { width: 390, height: 844 };
+
+export interface Application {
+  readonly address: string;
+  readonly browser: Browser;
+  readonly open: (size?: typeof DESK) => Promise<{ page: Page; context: BrowserContext }>;
+  readonly stop: () => Promise<void>;
+}
+
+/** Starts server and browser; loads the demo where asked for. */
+export async function startApplication(demo: "yes" | "no" = "no"): Promise<Application> {
+  const scratch: Scratch = await scratchDatabase();
+  const server = spawn(process.execPath, ["--import", "tsx", "server/main.ts"], {
+    env: { ...process.env, DATABASE_URL: scratch.url, PORT: "0", LOG_LEVEL: "error", LOAD_DEMO: demo },
+    stdio: ["ignore", "pipe", "inherit"],
+  });
+  const address = await addressOf(server);
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    args: [
+      "--no-sandbox",
+      "--disable-gpu",
+      "--disable-background-networking",
+      "--disable-component-update",
+      "--no-first-run",
+    ],
+  });
+  return {
+    address,
+    browser,
+    open: async (size = DESK) => {
+      const context = await browser.newContext({
+        viewport: size,
+        locale: "en-GB",
+        timezoneId: "Europe/Berlin",
+        hasTouch: size === PHONE,
+        isMobile: size === PHONE,
+        reducedMotion: "reduce",
+      });
+      const page = await context.newPage();
+      page.setDefaultTimeout(15_000);
+      return { page, context };
+    },
+    stop: async () => {
+      await browser.close();
+      server.kill("SIGTERM");
+      await new Promise((resolve) => server.once("exit", resolve));
+      await scratch.drop();
+    },
+  };
+}
+
+function addressOf(server: ChildProcess): Promise<string> {
+  return new Promise((resolve, reject) => {
+    server.once("exit", (code) => reject(new Error(`the server ended with ${code}`)));
+    server.stdout?.on("data", (data: Buffer) => {
+      const found = /http:\S+/.exec(data.toString());
+      if (found !== null) resolve(found[0]);
+    });
+  });
+}
+
+/** Touches a state of a character at the station that is shown. */
+export async function choose(page: Page, character: string, state: string): Promise<void> {
+  await page.locator(`[data-character="${character}"] [data-state="${state}"]`).click();
+}
+
+/** Answers a told question: age, lifted, keep, frostLastNight … */
+export async function tell(page: Page, question: string, value: string): Promise<void> {
+  await page.locator(`[data-told="${question}"] [data-state="${value}"]`).click();
+}
+
+/** Goes to a station by its tab or its place on the plate. */
+export async function station(page: Page, name: string): Promise<void> {
+  await page
+    .getByRole("link", { name, exact: true })
+    .or(page.getByRole("button", { name: new RegExp(`^${name}`) }))
+    .first()
+    .click();
+  await page.locator(`[data-station="${name.toLowerCase()}"]`).waitFor();
+}
+
+/** The verdict on the dark half, once the answer is that of the latest touch. */
+export async function verdict(page: Page): Promise<string | null> {
+  await page.locator('[data-verdict][data-state="fresh"]').first().waitFor();
+  return page.locator("[data-verdict]").first().getAttribute("data-verdict");
+}
+
+/** Waits for a verdict. */
+export async function untilVerdict(page: Page, wanted: "leave" | "hold" | "basket"): Promise<void> {
+  await page.locator(`[data-verdict="${wanted}"][data-state="fresh"]`).first().waitFor();
+}
+
+/** Mistakes between the find and a danger, as drawn. */
+export async function mistakesTo(page: Page, sheet: string): Promise<number> {
+  return Number(await page.locator(`[data-danger="${sheet}"]`).first().getAttribute("data-mistakes"));
+}
+
+/** Waits until the server has acknowledged everything. */
+export async function untilSaved(page: Page): Promise<void> {
+  await page
+    .getByText(/^saved/)
+    .first()
+    .waitFor();
+}
+
+/** The record as the server holds it. */
+export async function storedFind(application: Application, page: Page): Promise<Record<string, unknown>> {
+  const id = /find\/([0-9a-f-]{36})/.exec(page.url())?.[1];
+  const response = await page.request.get(`${application.address}/api/finds/${id}`);
+  const { find } = (await response.json()) as { find: Record<string, unknown> };
+  return find;
+}

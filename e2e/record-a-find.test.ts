@@ -1,0 +1,255 @@
+import { expect } from "chai";
+import type { Page } from "playwright-core";
+import {
+  type Application,
+  choose,
+  mistakesTo,
+  PHONE,
+  startApplication,
+  station,
+  storedFind,
+  tell,
+  untilSaved,
+  untilVerdict,
+  verdict,
+} from "./application.ts";
+
+/** Presses keys one after another, each after the last was taken. */
+async function press(page: Page, ...keys: string[]): Promise<void> {
+  for (const key of keys) await page.keyboard.press(key);
+}
+
+/** The record without what differs between two recordings of one mushroom. */
+function comparable(find: Record<string, unknown>): string {
+  const { id: _id, foundAt: _foundAt, ...rest } = find;
+  return JSON.stringify(rest);
+}
+
+describe("recording a find in the browser", () => {
+  let application: Application;
+  const records: string[] = [];
+
+  before(async () => {
+    application = await startApplication();
+  });
+  after(() => application.stop());
+
+  async function newFind(page: Page): Promise<void> {
+    await page.goto(application.address);
+    await page.getByRole("button", { name: "New find" }).click();
+    await page.locator('[data-station="bodies"]').waitFor();
+  }
+
+  it("by mouse: hold with the angel one mistake away, then basket, then hold again for a body nobody looked at", async () => {
+    const { page, context } = await application.open();
+    await newFind(page);
+    expect(await verdict(page)).to.equal("hold");
+    await tell(page, "age", "young");
+    await station(page, "Ground");
+    await choose(page, "habitat", "grassland");
+    await station(page, "Cap");
+    await choose(page, "cap-colour", "white");
+    await station(page, "Under");
+    await choose(page, "underside", "gills");
+    await choose(page, "gill-colour", "pink");
+    await station(page, "Stem");
+    await choose(page, "ring", "skirt");
+    await untilVerdict(page, "hold");
+    await page.locator('[data-danger="amanita-virosa"][data-mistakes="1"]').first().waitFor();
+    const next = page.getByTestId("next-test");
+    expect(await next.getAttribute("data-test")).to.equal("lift-base-whole");
+
+    await next.click();
+    await page.locator('[data-station="foot"]').waitFor();
+    await tell(page, "lifted", "whole");
+    await choose(page, "base", "plain");
+    await page
+      .getByTestId("last-move")
+      .getByText(/destroying angel.*now 2 mistakes away/)
+      .waitFor();
+    await choose(page, "stain-base", "none");
+    await station(page, "Nose");
+    await choose(page, "smell", "mushroomy");
+    await page.keyboard.press("b");
+    await page.locator('[data-station="bodies"]').getByText("Body B").waitFor();
+    await tell(page, "age", "mature");
+    await tell(page, "keep", "false");
+    await station(page, "Under");
+    await choose(page, "gill-colour", "chocolate-brown");
+    await station(page, "Print");
+    await choose(page, "spore-print", "chocolate-brown");
+    await untilVerdict(page, "basket");
+    expect(await mistakesTo(page, "amanita-virosa")).to.equal(2);
+    await untilSaved(page);
+    records.push(comparable(await storedFind(application, page)));
+
+    await page.getByRole("link", { name: "Decide" }).click();
+    await page.locator('[data-condition="second-person"]').waitFor();
+    await page.getByRole("link", { name: "Find", exact: true }).click();
+    await page.getByRole("button", { name: "Add a body" }).click();
+    await untilVerdict(page, "hold");
+    await context.close();
+  });
+
+  it("by keyboard alone: the same record", async () => {
+    const { page, context } = await application.open();
+    await newFind(page);
+    await press(page, "3");
+    await press(page, ",");
+    await page.locator('[data-station="ground"]').waitFor();
+    // ground: substrate, growth, habitat
+    await press(page, "ArrowRight", "ArrowRight", "5", ".", ".");
+    await page.locator('[data-station="cap"]').waitFor();
+    await press(page, "1", ".");
+    await page.locator('[data-station="under"]').waitFor();
+    await press(page, "1", "ArrowRight", "4", ".");
+    await page.locator('[data-station="stem"]').waitFor();
+    await press(page, "3", ".");
+    await page.locator('[data-station="foot"]').waitFor();
+    // how it was lifted is told by its button, reached with the tab key
+    await page.locator('[data-told="lifted"] [data-state="whole"]').focus();
+    await press(page, "Enter");
+    await press(page, "1", "ArrowRight", "1", ".", ".");
+    await page.locator('[data-station="nose"]').waitFor();
+    await press(page, "1", "b");
+    await page.locator('[data-station="bodies"]').getByText("Body B").waitFor();
+    await press(page, "4");
+    await page.locator('[data-told="keep"] [data-state="false"]').focus();
+    await press(page, "Enter", ".", ".");
+    await page.locator('[data-station="under"]').waitFor();
+    await press(page, "ArrowRight");
+    // the fifteenth gill colour has no digit: tab to it
+    await page.locator('[data-character="gill-colour"] [data-state="chocolate-brown"]').focus();
+    await press(page, "Enter", ".", ".", ".", ".", ".");
+    await page.locator('[data-station="print"]').waitFor();
+    await press(page, "9");
+    await untilVerdict(page, "basket");
+    await untilSaved(page);
+    records.push(comparable(await storedFind(application, page)));
+    await context.close();
+  });
+
+  it("with a thumb on a phone: the same record", async () => {
+    const { page, context } = await application.open(PHONE);
+    await newFind(page);
+    const thumb = async (selector: string) => page.locator(selector).tap();
+    await thumb('[data-told="age"] [data-state="young"]');
+    for (const [name, touches] of [
+      ["Ground", ['[data-character="habitat"] [data-state="grassland"]']],
+      ["Cap", ['[data-character="cap-colour"] [data-state="white"]']],
+      [
+        "Under",
+        [
+          '[data-character="underside"] [data-state="gills"]',
+          '[data-character="gill-colour"] [data-state="pink"]',
+        ],
+      ],
+      ["Stem", ['[data-character="ring"] [data-state="skirt"]']],
+      [
+        "Foot",
+        [
+          '[data-told="lifted"] [data-state="whole"]',
+          '[data-character="base"] [data-state="plain"]',
+          '[data-character="stain-base"] [data-state="none"]',
+        ],
+      ],
+      ["Nose", ['[data-character="smell"] [data-state="mushroomy"]']],
+    ] as const) {
+      await station(page, name);
+      for (const touch of touches) await thumb(touch);
+    }
+    await page.getByRole("button", { name: "Add a body" }).tap();
+    await page.locator('[data-station="bodies"]').getByText("Body B").waitFor();
+    await thumb('[data-told="age"] [data-state="mature"]');
+    await thumb('[data-told="keep"] [data-state="false"]');
+    await station(page, "Under");
+    await thumb('[data-character="gill-colour"] [data-state="chocolate-brown"]');
+    await station(page, "Print");
+    await thumb('[data-character="spore-print"] [data-state="chocolate-brown"]');
+    await untilVerdict(page, "basket");
+    await untilSaved(page);
+    records.push(comparable(await storedFind(application, page)));
+    expect(new Set(records).size, "mouse, keyboard and thumb").to.equal(1);
+    const sideways = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(sideways, "nothing reaches past the edge of the phone").to.be.at.most(0);
+    await context.close();
+  });
+
+  it("is still there, with its answer, after the browser was closed and opened again", async () => {
+    const { page, context } = await application.open();
+    await page.goto(application.address);
+    await page
+      .getByRole("link", { name: /not named yet/ })
+      .first()
+      .click();
+    await page.locator('[data-verdict][data-state="fresh"]').waitFor();
+    expect(["hold", "basket"]).to.include(await verdict(page));
+    await page.reload();
+    await page.locator('[data-verdict][data-state="fresh"]').waitFor();
+    await context.close();
+  });
+
+  it("can be undone and done again, touch by touch", async () => {
+    const { page, context } = await application.open();
+    await newFind(page);
+    await tell(page, "age", "young");
+    await station(page, "Foot");
+    await tell(page, "lifted", "whole");
+    await choose(page, "base", "plain");
+    const chosen = page.locator('[data-character="base"] [data-state="plain"]');
+    expect(await chosen.getAttribute("aria-pressed")).to.equal("true");
+    await page.keyboard.press("z");
+    await page.waitForFunction(
+      () =>
+        document
+          .querySelector('[data-character="base"] [data-state="plain"]')
+          ?.getAttribute("aria-pressed") === "false",
+    );
+    await page.keyboard.press("y");
+    await page.waitForFunction(
+      () =>
+        document
+          .querySelector('[data-character="base"] [data-state="plain"]')
+          ?.getAttribute("aria-pressed") === "true",
+    );
+    await untilSaved(page);
+    const find = await storedFind(application, page);
+    expect(JSON.stringify(find.bodies)).to.contain('"plain"');
+    await context.close();
+  });
+
+  it("keeps what was touched while the server was silent, answers meanwhile, and sends it afterwards", async () => {
+    const { page, context } = await application.open();
+    await newFind(page);
+    await untilSaved(page);
+    await context.setOffline(true);
+    await tell(page, "age", "mature");
+    await station(page, "Print");
+    await choose(page, "spore-print", "green");
+    await untilVerdict(page, "leave");
+    await page.getByText(/on this device only/).waitFor();
+    await context.setOffline(false);
+    await untilSaved(page);
+    const find = await storedFind(application, page);
+    expect(JSON.stringify(find.bodies)).to.contain('"green"').and.to.contain('"mature"');
+    await context.close();
+  });
+
+  it("changed on two devices is never mended by itself: the person decides", async () => {
+    const one = await application.open();
+    const two = await application.open();
+    await newFind(one.page);
+    await tell(one.page, "age", "young");
+    await untilSaved(one.page);
+    await two.page.goto(one.page.url());
+    await two.page.locator('[data-told="age"]').waitFor();
+    await tell(two.page, "firmness", "mushy");
+    await untilSaved(two.page);
+    await tell(one.page, "firmness", "firm");
+    await one.page.getByText("Changed on another device.").waitFor();
+    await one.page.getByRole("button", { name: "Take the other, drop mine" }).click();
+    await untilVerdict(one.page, "leave");
+    await one.context.close();
+    await two.context.close();
+  });
+});

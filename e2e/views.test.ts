@@ -1,0 +1,123 @@
+import { readFileSync } from "node:fs";
+import { createRequire } from "node:module";
+import { expect } from "chai";
+import type { Page } from "playwright-core";
+import { seasonFinds } from "../demo/season.ts";
+import { type Application, DESK, mistakesTo, PHONE, startApplication, untilVerdict } from "./application.ts";
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
+const idOf = (label: string): string => {
+  const find = seasonFinds().find((one) => one.label?.startsWith(label));
+  if (find === undefined) throw new Error(`no demo find ${label}`);
+  return find.id;
+};
+
+interface Finding {
+  readonly id: string;
+  readonly impact: string;
+  readonly nodes: readonly { readonly target: unknown; readonly failureSummary: string }[];
+}
+
+/** What axe holds serious or critical on a page, as text. */
+async function seriousFindings(page: Page): Promise<string[]> {
+  await page.evaluate(AXE);
+  const violations = (await page.evaluate(
+    "axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'] }).then((result) => result.violations)",
+  )) as Finding[];
+  return violations
+    .filter((one) => one.impact === "serious" || one.impact === "critical")
+    .map(
+      (one) =>
+        `${one.id}: ${one.nodes
+          .map((node) => `${JSON.stringify(node.target)} ${node.failureSummary}`)
+          .slice(0, 3)
+          .join(" | ")}`,
+    );
+}
+
+describe("the views", () => {
+  let application: Application;
+  before(async () => {
+    application = await startApplication("yes");
+  });
+  after(() => application.stop());
+
+  it("say in words that a frost morning makes stain and nose worthless", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/find/${idOf("white ones, morning")}/nose`);
+    await untilVerdict(page, "hold");
+    expect(await mistakesTo(page, "agaricus-xanthodermus")).to.equal(0);
+    await page
+      .getByRole("note")
+      .getByText(/Frost last night silences the smell/)
+      .waitFor();
+    await page.goto(`${application.address}/find/${idOf("white ones, morning")}/foot`);
+    await page
+      .getByRole("note")
+      .getByText(/no yellow means nothing yet/)
+      .waitFor();
+    await context.close();
+  });
+
+  it("show at Decide each danger with its distance, and in words what speaks against and for it", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/decide/${idOf("orange cluster")}`);
+    await untilVerdict(page, "hold");
+    await page.locator('[data-reason="print-pending"]').waitFor();
+    await page.getByRole("button", { name: /^funeral bell, 1 mistake away/ }).click();
+    const detail = page.getByTestId("danger-detail");
+    expect(await detail.textContent())
+      .to.match(/Against it\..*velvety/s)
+      .and.to.match(/For it\./);
+    await context.close();
+  });
+
+  it("never put the deadly one of a mixed cluster in the basket", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/decide/${idOf("cluster on the birch")}`);
+    await untilVerdict(page, "leave");
+    expect(await page.locator('[data-body="C"]').getAttribute("data-body-verdict")).to.equal("leave");
+    await context.close();
+  });
+
+  it("put a find away and bring it back", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/log`);
+    await page.getByRole("button", { name: /Put away grey brittle/ }).click();
+    await page.getByRole("link", { name: /grey brittle/ }).waitFor({ state: "detached" });
+    await page.getByRole("button", { name: "Bring it back" }).click();
+    await page.getByRole("link", { name: /grey brittle/ }).waitFor();
+    await context.close();
+  });
+
+  it("say so when there is no such find", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/find/0192f3c0-7a1e-7c64-9d53-0f6f5f2f9a10`);
+    await page.getByText("There is no such find here").waitFor();
+    await context.close();
+  });
+
+  for (const [size, name] of [
+    [DESK, "desk"],
+    [PHONE, "phone"],
+  ] as const)
+    it(`have nothing that axe holds serious, on a ${name}`, async () => {
+      const { page, context } = await application.open(size);
+      const paths = [
+        "/log",
+        `/find/${idOf("pale one")}/foot`,
+        `/find/${idOf("white ones, morning")}/ground`,
+        `/find/${idOf("white ones, morning")}/bodies`,
+        `/find/${idOf("chanterelles")}/under`,
+        `/decide/${idOf("white ones in an arc")}`,
+        `/decide/${idOf("cluster on")}`,
+      ];
+      for (const path of paths) {
+        await page.goto(application.address + path);
+        await page.waitForLoadState("networkidle");
+        if (path !== "/log") await page.locator('[data-state="fresh"]').first().waitFor();
+        expect(await seriousFindings(page), path).to.deep.equal([]);
+      }
+      await context.close();
+    });
+});
