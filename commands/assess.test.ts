@@ -54,27 +54,15 @@ describe("the check without a browser", () => {
   });
 
   const broken: [string, unknown, RegExp][] = [
-    [
-      "unknown state",
-      withEntry({ character: "ring", states: ["halo"] }),
-      /bodies\[0\]\.seen\[0\]\.states\[0\]/,
-    ],
+    ["unknown state", withEntry({ character: "ring", states: ["halo"] }), /bodies\[0\]\.seen\[0\]\.states\[0\]/],
     [
       "both states and unseen",
       withEntry({ character: "base", states: ["sac"], unseen: "cut" }),
       /bodies\[0\]\.seen\[0\]/,
     ],
     ["duplicate body", { ...find, bodies: [{ id: "A" }, { id: "A" }] }, /bodies\[1\]\.id/],
-    [
-      "negative size",
-      { ...find, bodies: [{ id: "A", measures: { capCm: -1 } }] },
-      /bodies\[0\]\.measures\.capCm/,
-    ],
-    [
-      "text for a number",
-      { ...find, bodies: [{ id: "A", measures: { capCm: "8" } }] },
-      /bodies\[0\]\.measures\.capCm/,
-    ],
+    ["negative size", { ...find, bodies: [{ id: "A", measures: { capCm: -1 } }] }, /bodies\[0\]\.measures\.capCm/],
+    ["text for a number", { ...find, bodies: [{ id: "A", measures: { capCm: "8" } }] }, /bodies\[0\]\.measures\.capCm/],
     ["future version", { ...find, version: 9 }, /version/],
     ["no JSON", "{ not json", /is not JSON/],
   ];

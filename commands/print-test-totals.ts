@@ -7,9 +7,7 @@ const EXPECTED_RUNS = 3;
 const runSchema = z.object({ passed: z.number(), failed: z.number(), skipped: z.number() });
 
 const folder = process.env.TEST_RESULTS ?? "";
-const runs = readdirSync(folder).map((name) =>
-  runSchema.parse(JSON.parse(readFileSync(join(folder, name), "utf8"))),
-);
+const runs = readdirSync(folder).map((name) => runSchema.parse(JSON.parse(readFileSync(join(folder, name), "utf8"))));
 const sum = (key: "passed" | "failed" | "skipped") => runs.reduce((total, run) => total + run[key], 0);
 if (runs.length !== EXPECTED_RUNS)
   process.stdout.write(`${EXPECTED_RUNS - runs.length} of the test runs did not end\n`);

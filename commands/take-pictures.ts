@@ -92,8 +92,7 @@ async function take(browser: Browser, address: string, picture: Picture): Promis
   });
   const page = await context.newPage();
   const label = picture.find;
-  const id =
-    label === undefined ? "" : (seasonFinds().find((find) => find.label?.startsWith(label))?.id ?? "");
+  const id = label === undefined ? "" : (seasonFinds().find((find) => find.label?.startsWith(label))?.id ?? "");
   await page.goto(address + picture.path(id));
   await page.waitForLoadState("networkidle");
   await page.evaluate(() => document.fonts.ready);
@@ -105,8 +104,7 @@ async function take(browser: Browser, address: string, picture: Picture): Promis
 
 const only = process.argv.slice(2);
 const address = process.env.ADDRESS;
-const application =
-  address === undefined ? await startApplication() : { address, stop: () => Promise.resolve() };
+const application = address === undefined ? await startApplication() : { address, stop: () => Promise.resolve() };
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
   args: ["--no-sandbox", "--disable-gpu"],

@@ -94,10 +94,7 @@ function agesUntold(find: Find): readonly string[] {
 /** The plan begins with telling those ages, and goes on as if they were grown. */
 function supposingAges(find: Find, judgement: Judgement, knowledge: Knowledge): Judgement {
   if (agesUntold(find).length === 0) return judgement;
-  return judge(
-    { ...find, bodies: find.bodies.map((body) => ({ ...body, age: body.age ?? "mature" })) },
-    knowledge,
-  );
+  return judge({ ...find, bodies: find.bodies.map((body) => ({ ...body, age: body.age ?? "mature" })) }, knowledge);
 }
 
 function dangerAnswer({ sheet, nearest, status, perBody }: DangerDistance): DangerAnswer {

@@ -139,10 +139,7 @@ describe("recording a find in the browser", () => {
       ["Cap", ['[data-character="cap-colour"] [data-state="white"]']],
       [
         "Under",
-        [
-          '[data-character="underside"] [data-state="gills"]',
-          '[data-character="gill-colour"] [data-state="pink"]',
-        ],
+        ['[data-character="underside"] [data-state="gills"]', '[data-character="gill-colour"] [data-state="pink"]'],
       ],
       ["Stem", ['[data-character="ring"] [data-state="skirt"]']],
       [
@@ -201,16 +198,13 @@ describe("recording a find in the browser", () => {
     await page.keyboard.press("z");
     await page.waitForFunction(
       () =>
-        document
-          .querySelector('[data-character="base"] [data-state="plain"]')
-          ?.getAttribute("aria-pressed") === "false",
+        document.querySelector('[data-character="base"] [data-state="plain"]')?.getAttribute("aria-pressed") ===
+        "false",
     );
     await page.keyboard.press("y");
     await page.waitForFunction(
       () =>
-        document
-          .querySelector('[data-character="base"] [data-state="plain"]')
-          ?.getAttribute("aria-pressed") === "true",
+        document.querySelector('[data-character="base"] [data-state="plain"]')?.getAttribute("aria-pressed") === "true",
     );
     await untilSaved(page);
     const find = await storedFind(application, page);

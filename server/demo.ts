@@ -8,11 +8,7 @@ import type { FindStore } from "./store/finds.ts";
 const DEMO_FOLDER = fileURLToPath(new URL("../demo/finds", import.meta.url));
 
 /** Puts every demo find that is not there yet. @returns how many were new */
-export async function loadDemo(
-  store: FindStore,
-  owner: string,
-  folder: string = DEMO_FOLDER,
-): Promise<number> {
+export async function loadDemo(store: FindStore, owner: string, folder: string = DEMO_FOLDER): Promise<number> {
   let loaded = 0;
   for (const name of readdirSync(folder)
     .filter((one) => one.endsWith(".json"))

@@ -22,8 +22,7 @@ async function main(): Promise<void> {
   if (ran.length > 0) logger.info({ migrations: ran }, "database brought up to date");
   const store = new FindStore(database, defineModels(database));
   await store.purge(new Date());
-  if (settings.LOAD_DEMO === "yes")
-    logger.info({ finds: await loadDemo(store, LOCAL_PERSON) }, "demo data loaded");
+  if (settings.LOAD_DEMO === "yes") logger.info({ finds: await loadDemo(store, LOCAL_PERSON) }, "demo data loaded");
 
   const app = createApp({
     store,

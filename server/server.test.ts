@@ -72,9 +72,7 @@ describe("the server", () => {
     const find = newFind(uuid(), AT);
     const api = request(server.address);
     await api.put(`/api/finds/${find.id}`).send({ version: 0, find });
-    const late = await api
-      .put(`/api/finds/${find.id}`)
-      .send({ version: 0, find: { ...find, label: "other" } });
+    const late = await api.put(`/api/finds/${find.id}`).send({ version: 0, find: { ...find, label: "other" } });
     expect(late.status).to.equal(409);
     expect(late.type).to.equal("application/problem+json");
     expect(late.body.current).to.deep.include({ version: 1 });

@@ -18,7 +18,6 @@ export function readRawSheets(folder: string = KNOWLEDGE_FOLDER): Record<string,
 /** The compiled knowledge. @throws with every fault's file and path where a sheet is not well formed. */
 export function readKnowledge(folder: string = KNOWLEDGE_FOLDER): Knowledge {
   const compiled = compileSheets(readRawSheets(folder));
-  if (!compiled.ok)
-    throw new Error(compiled.faults.map((fault) => `${fault.path}: ${fault.message}`).join("\n"));
+  if (!compiled.ok) throw new Error(compiled.faults.map((fault) => `${fault.path}: ${fault.message}`).join("\n"));
   return compiled.value;
 }

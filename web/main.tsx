@@ -14,7 +14,8 @@ createRoot(root).render(
   <StrictMode>
     <ThemeProvider theme={theme}>
       <CssBaseline />
-      <BrowserRouter>
+      {/* a key may follow a key at once: the address must not lag behind in a transition */}
+      <BrowserRouter useTransitions={false}>
         <App />
       </BrowserRouter>
     </ThemeProvider>

@@ -11,8 +11,7 @@ function sheets(): Plugin {
   return {
     name: "sheets",
     resolveId: (id) => (id === SHEETS ? `\0${SHEETS}` : undefined),
-    load: (id) =>
-      id === `\0${SHEETS}` ? `export const sheets = ${JSON.stringify(readRawSheets())};` : undefined,
+    load: (id) => (id === `\0${SHEETS}` ? `export const sheets = ${JSON.stringify(readRawSheets())};` : undefined),
   };
 }
 

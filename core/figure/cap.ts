@@ -182,9 +182,7 @@ function underShapes(view: BodyView, cap: PlacedCap, under: readonly Point2[]): 
       shapes.push({
         part: "under",
         steps: line(
-          name === "spines"
-            ? [[high[0] - depth * 0.2, high[1]], low, [high[0] + depth * 0.2, high[1]]]
-            : [high, low],
+          name === "spines" ? [[high[0] - depth * 0.2, high[1]], low, [high[0] + depth * 0.2, high[1]]] : [high, low],
         ),
         fill: "none",
         stroke: "line",
@@ -195,9 +193,7 @@ function underShapes(view: BodyView, cap: PlacedCap, under: readonly Point2[]): 
   else if (name !== "smooth")
     for (let rib = 1; rib < ribs; rib++) {
       const share = rib / ribs;
-      const along = [0.02, 0.3, 0.6, 0.85].map(
-        (at): Point2 => between(pointAt(edge, at), pointAt(outer, at), share),
-      );
+      const along = [0.02, 0.3, 0.6, 0.85].map((at): Point2 => between(pointAt(edge, at), pointAt(outer, at), share));
       shapes.push({
         part: "under",
         steps: smooth([...along, tip]),
@@ -260,12 +256,7 @@ function freeEdge(view: BodyView, cap: PlacedCap, under: readonly Point2[], dept
         tip,
       ];
     default:
-      return [
-        [half, at(half) - depth * 0.95],
-        [half + reach * 0.15, at(half + reach * 0.15) - depth],
-        ...body,
-        tip,
-      ];
+      return [[half, at(half) - depth * 0.95], [half + reach * 0.15, at(half + reach * 0.15) - depth], ...body, tip];
   }
 }
 
@@ -401,13 +392,7 @@ function surface(view: BodyView, { profile }: PlacedCap): Shape[] {
     }
   if (skin.states.some((state) => state === "slimy" || state === "tacky" || state === "smooth")) {
     const wet = !skin.states.includes("smooth");
-    mark(
-      smooth([spot(0.72, 0.16), spot(0.55, 0.12), spot(0.38, 0.14)]),
-      wet ? 3 : 1.6,
-      "seen",
-      "none",
-      "paper",
-    );
+    mark(smooth([spot(0.72, 0.16), spot(0.55, 0.12), spot(0.38, 0.14)]), wet ? 3 : 1.6, "seen", "none", "paper");
     if (wet) mark(smooth([spot(0.86, 0.3), spot(0.82, 0.26)]), 2.4, "seen", "none", "paper");
   }
   const margin = view.of("cap-margin");
@@ -436,11 +421,7 @@ function surface(view: BodyView, { profile }: PlacedCap): Shape[] {
     for (const down of [0.25, 0.5, 0.75])
       mark(smooth([spot(0.95, down), spot(0.6, down), spot(0.2, down), spot(0, down)]), 0.9, zones.knowing);
   if (view.first("two-toned") === "yes")
-    mark(
-      smooth([spot(0.62, 0), spot(0.6, 0.3), spot(0.4, 0.52), spot(0, 0.58)]),
-      0.9,
-      view.of("two-toned").knowing,
-    );
+    mark(smooth([spot(0.62, 0), spot(0.6, 0.3), spot(0.4, 0.52), spot(0, 0.58)]), 0.9, view.of("two-toned").knowing);
   const veil = view.of("veil-on-cap");
   for (const state of veil.states) {
     const ink: Ink = state === "sheets" ? "paper" : `pigment:${state.split("-")[0] ?? "white"}`;

@@ -4,8 +4,9 @@ import type { CharacterId } from "../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
 import { capShapes, placeCap } from "./cap.ts";
 import { groundShapes } from "./ground.ts";
+import { ringShapes } from "./ring.ts";
 import type { Figure, Part, Point2 } from "./shapes.ts";
-import { footShapes, ringShapes, stemShapes } from "./stem.ts";
+import { footShapes, stemShapes } from "./stem.ts";
 import { type BodyView, bodyView } from "./view.ts";
 
 /** Draws one body of a find. @param reach how far the ground is drawn from the axis, cm; left out: as far as it needs */

@@ -118,10 +118,7 @@ function draft(find: Find, change: Change): Parsed<{ find: unknown; inverse: Cha
       const index = find.bodies.findIndex((body) => body.id === change.body);
       const body = find.bodies[index];
       if (body === undefined) return fault("body", `the find has no body ${change.body}`);
-      return done(
-        { ...find, bodies: find.bodies.filter((one) => one !== body) },
-        { kind: "add-body", body, index },
-      );
+      return done({ ...find, bodies: find.bodies.filter((one) => one !== body) }, { kind: "add-body", body, index });
     }
     case "set-body": {
       const body = find.bodies.find((one) => one.id === change.body);
@@ -197,11 +194,7 @@ function jsonOf(before: unknown): Json {
 }
 
 /** A fresh find with one body that nobody has looked at yet. Id and time are the caller's. */
-export function newFind(
-  id: string,
-  foundAt: string,
-  firstBody: Body = { id: "A", lifted: "standing" },
-): Find {
+export function newFind(id: string, foundAt: string, firstBody: Body = { id: "A", lifted: "standing" }): Find {
   return findSchema.parse({ format: "jittery-cap/find", version: 1, id, foundAt, bodies: [firstBody] });
 }
 

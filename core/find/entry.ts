@@ -1,21 +1,12 @@
 /** One observation: what was seen of one character on one body, or why it could not be looked at. */
 import { z } from "zod";
-import {
-  CHARACTER_IDS,
-  type CharacterId,
-  definitionOf,
-  isStain,
-  METHODS,
-  STAIN_SPEEDS,
-} from "./vocabulary.ts";
+import { CHARACTER_IDS, type CharacterId, definitionOf, isStain, METHODS, STAIN_SPEEDS } from "./vocabulary.ts";
 
 const REASON_LENGTH = 300;
 const OBSERVER_LENGTH = 64;
 
 /** Characters that are looked at on a body (the others are recorded once, under site). */
-export const BODY_CHARACTERS: readonly CharacterId[] = CHARACTER_IDS.filter(
-  (id) => definitionOf(id).of === "body",
-);
+export const BODY_CHARACTERS: readonly CharacterId[] = CHARACTER_IDS.filter((id) => definitionOf(id).of === "body");
 
 /** An observation of a body. `sure` is true when left out; an entry has `states` or `unseen`, never both. */
 export interface Entry {
@@ -43,17 +34,14 @@ function entryOf(id: CharacterId) {
     at: z.iso.datetime({ offset: true, local: true, error: "expected a date and time" }).optional(),
     method: z.enum(METHODS).optional(),
   };
-  return isStain(id)
-    ? z.strictObject({ ...fields, speed: z.enum(STAIN_SPEEDS).optional() })
-    : z.strictObject(fields);
+  return isStain(id) ? z.strictObject({ ...fields, speed: z.enum(STAIN_SPEEDS).optional() }) : z.strictObject(fields);
 }
 
 const [first, ...rest] = BODY_CHARACTERS.map(entryOf);
 if (first === undefined) throw new Error("the vocabulary has no character of a body");
 
 const unknownCharacter = (input: unknown): string => {
-  const word =
-    typeof input === "object" && input !== null && "character" in input ? input.character : undefined;
+  const word = typeof input === "object" && input !== null && "character" in input ? input.character : undefined;
   return `${word === undefined ? "no character named" : `unknown character ${JSON.stringify(word)}`}; allowed: ${BODY_CHARACTERS.join(", ")}`;
 };
 
@@ -63,8 +51,7 @@ export const entrySchema: z.ZodType<Entry, Entry> = z
     error: (issue) => (issue.code === "invalid_union" ? unknownCharacter(issue.input) : undefined),
   })
   .superRefine((entry, context) => {
-    const refuse = (path: (string | number)[], message: string) =>
-      context.addIssue({ code: "custom", path, message });
+    const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: "custom", path, message });
     if (entry.states !== undefined && entry.unseen !== undefined)
       refuse([], "states and unseen exclude each other: either it was looked at, or it was not");
     if (entry.states === undefined && entry.unseen === undefined) refuse([], "states or unseen is missing");

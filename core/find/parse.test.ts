@@ -128,11 +128,7 @@ describe("a find file", () => {
       withEntry({ character: "ring", states: ["none"], speed: "slow" }),
       /speed: unknown field/,
     ],
-    [
-      "a site character on a body",
-      withEntry({ character: "habitat", states: ["bog"] }),
-      /unknown character "habitat"/,
-    ],
+    ["a site character on a body", withEntry({ character: "habitat", states: ["bog"] }), /unknown character "habitat"/],
     ["no bodies", { ...good, bodies: [] }, /^bodies: an empty list/],
     [
       "a body id used twice",
@@ -149,11 +145,7 @@ describe("a find file", () => {
       }),
       /seen\[1\]\.character: "base" stands twice/,
     ],
-    [
-      "a negative size",
-      withBody({ measures: { capCm: -2 } }),
-      /^bodies\[0\]\.measures\.capCm: must be more than 0/,
-    ],
+    ["a negative size", withBody({ measures: { capCm: -2 } }), /^bodies\[0\]\.measures\.capCm: must be more than 0/],
     [
       "text for a number",
       withBody({ measures: { capCm: "8" } }),

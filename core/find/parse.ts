@@ -30,9 +30,7 @@ export function faultsOf(error: z.ZodError): Fault[] {
       case "unrecognized_keys":
         return issue.keys.map((key) => ({ path: at([key]), message: "unknown field" }));
       case "invalid_value":
-        return [
-          { path: at([]), message: issue.message.startsWith("Invalid") ? valueText(issue) : issue.message },
-        ];
+        return [{ path: at([]), message: issue.message.startsWith("Invalid") ? valueText(issue) : issue.message }];
       case "invalid_type":
         return [{ path: at([]), message: issue.message.replace(/^Invalid input: /, "") }];
       case "too_small":
@@ -49,25 +47,17 @@ export function faultsOf(error: z.ZodError): Fault[] {
 }
 
 function valueText(issue: { values: readonly unknown[]; input?: unknown }): string {
-  const given =
-    issue.input === undefined ? "a value is missing" : `${JSON.stringify(issue.input)} is not allowed`;
+  const given = issue.input === undefined ? "a value is missing" : `${JSON.stringify(issue.input)} is not allowed`;
   return `${given}; expected one of: ${issue.values.map(String).join(", ")}`;
 }
 
-function smallText(issue: {
-  inclusive?: boolean | undefined;
-  minimum: number | bigint;
-  origin: string;
-}): string {
+function smallText(issue: { inclusive?: boolean | undefined; minimum: number | bigint; origin: string }): string {
   if (issue.origin === "string") return "an empty text; leave it out instead";
   return `must be ${issue.inclusive === true ? "at least" : "more than"} ${issue.minimum}`;
 }
 
 /** Parses with any schema into a value or faults. */
-export function parseWith<Schema extends z.ZodType>(
-  schema: Schema,
-  input: unknown,
-): Parsed<z.output<Schema>> {
+export function parseWith<Schema extends z.ZodType>(schema: Schema, input: unknown): Parsed<z.output<Schema>> {
   const result = schema.safeParse(input, { reportInput: true });
   return result.success ? { ok: true, value: result.data } : { ok: false, faults: faultsOf(result.error) };
 }

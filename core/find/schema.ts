@@ -23,10 +23,7 @@ const NOTE_LENGTH = 4000;
 
 const identifier = z
   .string()
-  .regex(
-    /^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/,
-    "expected 1 to 64 letters, digits, dots, hyphens or underscores",
-  );
+  .regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/, "expected 1 to 64 letters, digits, dots, hyphens or underscores");
 const moment = z.iso.datetime({
   offset: true,
   local: true,
@@ -34,17 +31,14 @@ const moment = z.iso.datetime({
 });
 const positive = z.number().positive();
 const many = (words: readonly string[]) => z.array(z.enum(words)).min(1).max(words.length);
-const taxon = z
-  .string()
-  .refine(isTaxonId, { error: (issue) => `${JSON.stringify(issue.input)} is no known sheet` });
+const taxon = z.string().refine(isTaxonId, { error: (issue) => `${JSON.stringify(issue.input)} is no known sheet` });
 
 /** A sheet's id, a whole genus, or a neighbour in the person's own words. */
 const neighbour = z
   .string()
   .max(LABEL_LENGTH)
   .refine((word) => isTaxonId(word) || /^(genus:[a-z]+|note:.+)$/s.test(word), {
-    error: (issue) =>
-      `${JSON.stringify(issue.input)} is no known sheet; allowed: a sheet's id, genus:NAME, note:WORDS`,
+    error: (issue) => `${JSON.stringify(issue.input)} is no known sheet; allowed: a sheet's id, genus:NAME, note:WORDS`,
   });
 
 export const placeSchema = z.strictObject({

@@ -197,12 +197,7 @@ export const CHARACTERS = {
     "decurrent",
   ]),
   "gill-spacing": character("body", "gill-structure", "", ["crowded", "close", "distant"]),
-  "short-gills": character("body", "gill-structure", "many", [
-    "none",
-    "tapering",
-    "square-cut",
-    "several-lengths",
-  ]),
+  "short-gills": character("body", "gill-structure", "many", ["none", "tapering", "square-cut", "several-lengths"]),
   "gill-texture": character("body", "gill-structure", "", ["brittle", "flexible", "waxy"]),
   "gill-colour": character("body", "spore-colour", "age many", [
     "white",
@@ -446,29 +441,14 @@ export const REGIONS = [
 export const LIFTS = ["standing", "whole", "pulled", "cut", "broken", "mown"] as const;
 export type Lift = (typeof LIFTS)[number];
 
-export const WEARS = [
-  "rain-washed",
-  "handled",
-  "frozen",
-  "dried-out",
-  "waterlogged",
-  "nibbled",
-  "cleaned",
-] as const;
+export const WEARS = ["rain-washed", "handled", "frozen", "dried-out", "waterlogged", "nibbled", "cleaned"] as const;
 export type Wear = (typeof WEARS)[number];
 
 export const FIRMNESSES = ["firm", "soft", "mushy"] as const;
 export const LARVAE = ["none", "few", "riddled"] as const;
 export const STAIN_SPEEDS = CHARACTERS["stain-speed"].states;
 export const METHODS = ["eye", "scratch", "heat", "picture", "microscope", "hand-lens"] as const;
-export const PRINT_PAPERS = [
-  "split-black-white",
-  "newsprint",
-  "white-only",
-  "black-only",
-  "glass",
-  "foil",
-] as const;
+export const PRINT_PAPERS = ["split-black-white", "newsprint", "white-only", "black-only", "glass", "foil"] as const;
 export type PrintPaper = (typeof PRINT_PAPERS)[number];
 
 /** What may have spoilt the ground. */

@@ -89,9 +89,7 @@ function missingMusts(sheet: Sheet, scene: Scene): MissingMust[] {
   const missing: MissingMust[] = [];
   const agesSeen = new Set<string>();
   for (const must of sheet.musts) {
-    const way = must.ways.find((clauses) =>
-      clauses.every((clause) => isConfirmed(clause, scene, scene.bodies)),
-    );
+    const way = must.ways.find((clauses) => clauses.every((clause) => isConfirmed(clause, scene, scene.bodies)));
     const everywhere =
       !sheet.everyBody.includes(must.character) ||
       scene.kept.every((body) =>
@@ -116,8 +114,7 @@ function isConfirmed(clause: Clause, scene: Scene, bodies: readonly BodyScene[])
 /** A clause is shown by a sure look at the right age that no mask could have made out of something else. */
 function showsOn(clause: Clause, body: BodyScene): boolean {
   const look = body.looks.get(clause.character);
-  if (look === undefined || !look.sure || !look.states.every((state) => clause.states.includes(state)))
-    return false;
+  if (look === undefined || !look.sure || !look.states.every((state) => clause.states.includes(state))) return false;
   const { age } = body.body;
   if (clause.ages !== undefined && (age === undefined || !clause.ages.includes(age))) return false;
   return !isHidden(look, body.conditions);

@@ -71,8 +71,7 @@ export function conditionRefusals(body: Body, rules: RulesInForce, bearsFrost: b
   if (body.firmness === "mushy") refuse("mushy", "It is mushy: left, past it.");
   if (body.firmness === "soft") refuse("soft", "It is soft: left, past it.");
   if (wear.includes("waterlogged")) refuse("sodden", "It is sodden.");
-  if (wear.includes("frozen") && !bearsFrost)
-    refuse("frosted", "It is frozen, and its kind does not bear frost.");
+  if (wear.includes("frozen") && !bearsFrost) refuse("frosted", "It is frozen, and its kind does not bear frost.");
   if (wear.includes("dried-out")) refuse("dried-out", "It has dried out where it stood.");
   const cap = body.larvaeParts?.cap ?? body.larvae;
   const tubes = body.larvaeParts?.tubes ?? "none";

@@ -1,13 +1,6 @@
 /** Whether a look agrees with a sheet, contradicts it, or is hidden from saying either. */
 
-import {
-  AGES,
-  type Age,
-  areNeighbours,
-  definitionOf,
-  type Family,
-  HARD_FAMILIES,
-} from "../find/vocabulary.ts";
+import { AGES, type Age, areNeighbours, definitionOf, type Family, HARD_FAMILIES } from "../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
 import type { AgeTable, Sheet, StateTable } from "../knowledge/sheet.ts";
 import type { Look } from "./looks.ts";
@@ -91,17 +84,13 @@ function tablesAt(byAge: AgeTable | undefined, age: Age | undefined): readonly S
 /** A pleasant smell that nobody can name says nothing; an unpleasant one is never evidence against a danger. */
 function fitsPlainly(tables: readonly StateTable[], state: string, sought: boolean): boolean {
   if (state === "pleasant-unnamed" || (state === "unpleasant-unnamed" && !sought)) return true;
-  return tables.some(
-    (table) => state in table || Object.keys(table).some((truth) => areNeighbours(truth, state)),
-  );
+  return tables.some((table) => state in table || Object.keys(table).some((truth) => areNeighbours(truth, state)));
 }
 
 /** The point that a contradicting look makes. */
 export function pointOf(sheet: Sheet, look: Look, age: Age | undefined): Point {
   const { family } = definitionOf(look.character);
-  const listed = [
-    ...new Set(tablesAt(sheet.characters[look.character], age).flatMap((table) => Object.keys(table))),
-  ];
+  const listed = [...new Set(tablesAt(sheet.characters[look.character], age).flatMap((table) => Object.keys(table)))];
   const seen = wordList(
     look.states.map((state) => stateWords(look.character, state)),
     "and",

@@ -51,11 +51,8 @@ export function judge(find: Find, knowledge: Knowledge): Judgement {
       distanceOf(sheet, scene, body, inherited.get(body) ?? [], rules.distance),
     );
     const ofCounted = perBody.filter((distance) => counted.some((body) => body.body.id === distance.body));
-    const nearest = ofCounted.reduce((near, distance) =>
-      compareDistances(distance, near) < 0 ? distance : near,
-    );
-    const status =
-      STATUSES[Math.min(...ofCounted.map((distance) => STATUSES.indexOf(distance.status)))] ?? "stands";
+    const nearest = ofCounted.reduce((near, distance) => (compareDistances(distance, near) < 0 ? distance : near));
+    const status = STATUSES[Math.min(...ofCounted.map((distance) => STATUSES.indexOf(distance.status)))] ?? "stands";
     return { sheet, nearest, status, perBody, likeliness: likeliness(sheet, scene) };
   });
   dangers.sort(
@@ -112,8 +109,7 @@ function refusalsOf(scene: Scene, rules: RulesInForce, candidates: readonly Cand
       aimedAt: (states) =>
         excusing.some(({ sheet }) =>
           states.every(
-            ([character, state]) =>
-              sheet.characters[character]?.[body.body.age ?? "mature"]?.[state] !== undefined,
+            ([character, state]) => sheet.characters[character]?.[body.body.age ?? "mature"]?.[state] !== undefined,
           ),
         ),
     }),

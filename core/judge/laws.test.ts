@@ -20,11 +20,9 @@ const permissiveness = (answer: Answer): number => VERDICTS.indexOf(answer.verdi
 /** Every danger is at most as far away as before, and no farther cleared. */
 function expectNoFarther(after: Answer, before: Answer): void {
   const known = mistakes(before);
-  for (const danger of after.dangers)
-    expect(danger.mistakes, danger.sheet).to.be.at.most(known.get(danger.sheet) ?? 0);
+  for (const danger of after.dangers) expect(danger.mistakes, danger.sheet).to.be.at.most(known.get(danger.sheet) ?? 0);
   const cleared = new Set(before.dangers.filter((one) => one.status === "ruled-out").map((one) => one.sheet));
-  for (const danger of after.dangers)
-    if (danger.status === "ruled-out") expect(cleared).to.include(danger.sheet);
+  for (const danger of after.dangers) if (danger.status === "ruled-out") expect(cleared).to.include(danger.sheet);
 }
 
 /** One body and one entry of it, chosen anywhere in the find. */
@@ -132,9 +130,7 @@ describe("the laws of the judgement", () => {
       fc.property(finds(), (find) => {
         const turned: Find = {
           ...find,
-          bodies: [...find.bodies]
-            .reverse()
-            .map((body) => ({ ...body, seen: [...(body.seen ?? [])].reverse() })),
+          bodies: [...find.bodies].reverse().map((body) => ({ ...body, seen: [...(body.seen ?? [])].reverse() })),
         };
         expect(JSON.stringify(assess(turned, SHIPPED))).to.equal(JSON.stringify(assess(find, SHIPPED)));
       }),

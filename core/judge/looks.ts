@@ -61,8 +61,7 @@ function latestOfEach(entries: readonly Entry[]): Entry[] {
   return [...latest.values()];
 }
 
-const timeOf = (entry: Entry): number =>
-  entry.at === undefined ? Number.NEGATIVE_INFINITY : Date.parse(entry.at);
+const timeOf = (entry: Entry): number => (entry.at === undefined ? Number.NEGATIVE_INFINITY : Date.parse(entry.at));
 
 /** Observers who agree are as sure as the surest; observers who differ make it unsure. */
 function weigh(find: Find, body: Body, character: CharacterId, entries: readonly Entry[]): Look | undefined {
@@ -86,8 +85,7 @@ function weigh(find: Find, body: Body, character: CharacterId, entries: readonly
 /** A photograph is no confirmation, a thin print is half a print, and a nose knows only what it has met. */
 function isSure(find: Find, body: Body, entry: Entry): boolean {
   if (entry.sure === false || entry.method === "picture") return false;
-  if (entry.character === "spore-print")
-    return body.print?.result === undefined || body.print.result === "thick";
+  if (entry.character === "spore-print") return body.print?.result === undefined || body.print.result === "thick";
   if (entry.character !== "smell") return true;
   if (find.weather?.cannotSmell === true) return false;
   const observer = find.observers?.find((one) => one.id === entry.by);

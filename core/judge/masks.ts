@@ -45,9 +45,7 @@ export function conditionsOf(find: Find, body: Body, looks: Looks): Conditions {
     wear: new Set(body.wear ?? []),
     stale: (body.hoursSincePicked ?? 0) > HOURS_UNTIL_STALE,
     softened: body.firmness === "soft" || body.firmness === "mushy",
-    tunnelled: [body.larvae, body.larvaeParts?.stem].some(
-      (larvae) => larvae === "few" || larvae === "riddled",
-    ),
+    tunnelled: [body.larvae, body.larvaeParts?.stem].some((larvae) => larvae === "few" || larvae === "riddled"),
     frost: weather.frostLastNight === true,
     drought: (weather.drySpellDays ?? 0) >= DROUGHT_DAYS,
     cold: weather.warmedInHand !== true && weather.airTempC !== undefined && weather.airTempC < COLD_BELOW_C,
@@ -262,17 +260,7 @@ export const MASKS: readonly Mask[] = [
   {
     id: "scales-gone",
     characters: ["cap-surface", "stem-surface"],
-    from: [
-      "scaly",
-      "scaly-below-ring",
-      "powdery",
-      "cottony",
-      "granular",
-      "hairy",
-      "velvety",
-      "dotted",
-      "fibrillose",
-    ],
+    from: ["scaly", "scaly-below-ring", "powdery", "cottony", "granular", "hairy", "velvety", "dotted", "fibrillose"],
     to: ["smooth", "silky", "fibrillose"],
     inForce: (c) => isOld(c) || c.rain || c.wear.size > 0,
     why: "scales, flocks and velvet go with rain, handling and age",
@@ -326,8 +314,7 @@ export function masksInForce(look: Look, conditions: Conditions | undefined): re
 /** Whether a mask can make a true state look like the one observed. */
 export function canHide(mask: Mask, truth: string, observed: string): boolean {
   return (
-    (mask.from === undefined || mask.from.includes(truth)) &&
-    (mask.to === undefined || mask.to.includes(observed))
+    (mask.from === undefined || mask.from.includes(truth)) && (mask.to === undefined || mask.to.includes(observed))
   );
 }
 

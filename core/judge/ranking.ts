@@ -39,9 +39,7 @@ export function likeliness(sheet: Sheet, scene: Scene): number {
 
 function shareOf(sheet: Sheet, look: Look, age: (typeof AGES)[number] | undefined): number | undefined {
   const byAge = sheet.characters[look.character];
-  const tables = (age === undefined ? AGES : [age])
-    .map((one) => byAge?.[one])
-    .filter((table) => table !== undefined);
+  const tables = (age === undefined ? AGES : [age]).map((one) => byAge?.[one]).filter((table) => table !== undefined);
   if (tables.length === 0) return undefined;
   const best = Math.max(
     ...look.states.flatMap((state) =>

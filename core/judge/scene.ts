@@ -63,15 +63,11 @@ export interface Inherited {
  * complete and every character of it that both show has the same states.
  */
 export function inheritedLooks(scene: Scene, body: BodyScene): readonly Inherited[] {
-  const complete = QUICK_LOOK.every((touch) =>
-    touch.some((character) => body.looks.get(character)?.sure === true),
-  );
+  const complete = QUICK_LOOK.every((touch) => touch.some((character) => body.looks.get(character)?.sure === true));
   if (!complete) return [];
   return ONCE_ONLY.flatMap((character): Inherited[] => {
     if (isClear(body, character)) return [];
-    const from = scene.bodies.find(
-      (other) => other !== body && isClear(other, character) && agree(body, other),
-    );
+    const from = scene.bodies.find((other) => other !== body && isClear(other, character) && agree(body, other));
     const look = from?.looks.get(character);
     return from === undefined || look === undefined ? [] : [{ look, from }];
   });

@@ -16,8 +16,7 @@ const MEASURE_WORDS = {
   thicknessMm: "thickness",
 };
 
-const mean = (values: readonly number[]): number =>
-  values.reduce((sum, value) => sum + value, 0) / values.length;
+const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /** The points that a body's measures make against a sheet, at most one a measure. */
 export function sizePoints(sheet: Sheet, body: Body): Point[] {

@@ -49,15 +49,7 @@ const REAL_RINGS = [
 const FEET = ["sac", "bulb", "abrupt-bulb", "gutter-bulb", "clasping-rim", "scaly-rings"];
 const WARTS = ["white-warts", "grey-warts", "tan-warts", "yellow-warts", "sheets"];
 const DEAD_WOOD = ["standing-dead-wood", "stump", "fallen-wood", "living-trunk", "buried-wood", "wood-chips"];
-const SPORE_COLOURED_GILLS = [
-  "pink",
-  "brown",
-  "clay-brown",
-  "rust-brown",
-  "chocolate-brown",
-  "black",
-  "purple-grey",
-];
+const SPORE_COLOURED_GILLS = ["pink", "brown", "clay-brown", "rust-brown", "chocolate-brown", "black", "purple-grey"];
 const SPORE_COLOURED_PRINTS = [
   "pink",
   "clay-brown",
@@ -69,8 +61,7 @@ const SPORE_COLOURED_PRINTS = [
 ];
 
 const isGrown = ({ body }: BodyScene): boolean => body.age === "mature" || body.age === "old";
-const isGilled = (sees: Sees, body: BodyScene): boolean =>
-  !body.looks.has("underside") || sees("underside", "gills");
+const isGilled = (sees: Sees, body: BodyScene): boolean => !body.looks.has("underside") || sees("underside", "gills");
 
 const RULES: readonly Rule[] = [
   {
@@ -82,14 +73,10 @@ const RULES: readonly Rule[] = [
       const marks: (readonly [CharacterId, string])[] = [
         ...REAL_RINGS.filter((state) => sees("ring", state)).map((state) => ["ring", state] as const),
         ...FEET.filter((state) => sees("base", state)).map((state) => ["base", state] as const),
-        ...WARTS.filter((state) => sees("veil-on-cap", state)).map(
-          (state) => ["veil-on-cap", state] as const,
-        ),
+        ...WARTS.filter((state) => sees("veil-on-cap", state)).map((state) => ["veil-on-cap", state] as const),
       ];
       const gills = (["white", "cream"] as const).filter((state) => sees("gill-colour", state));
-      return (
-        marks.length > 0 && !aimedAt([...marks, ...gills.map((state) => ["gill-colour", state] as const)])
-      );
+      return marks.length > 0 && !aimedAt([...marks, ...gills.map((state) => ["gill-colour", state] as const)]);
     },
   },
   {
@@ -123,8 +110,7 @@ const RULES: readonly Rule[] = [
   {
     code: "green-spores",
     text: "A green print, or gills going green.",
-    holds: ({ body }, sees) =>
-      sees("spore-print", "green") || (isGilled(sees, body) && sees("gill-colour", "green")),
+    holds: ({ body }, sees) => sees("spore-print", "green") || (isGilled(sees, body) && sees("gill-colour", "green")),
   },
   {
     code: "unpleasant-smell",
@@ -137,9 +123,7 @@ const RULES: readonly Rule[] = [
     holds: ({ body }, sees) => {
       if (!sees("underside", "pores") && !body.looks.has("pore-colour")) return false;
       return (
-        sees("pore-colour", "red", "orange") ||
-        sees("stain-cut", "strong-blue") ||
-        sees("stain-stem", "strong-blue")
+        sees("pore-colour", "red", "orange") || sees("stain-cut", "strong-blue") || sees("stain-stem", "strong-blue")
       );
     },
   },
@@ -148,8 +132,7 @@ const RULES: readonly Rule[] = [
     text: "A small brown gilled mushroom with a ring or cobweb on wood, chips or moss: the funeral bell looks like this.",
     holds: ({ scene, body, smallBrownAllowed }, sees) => {
       const brown =
-        sees("gill-colour", "brown", "clay-brown", "rust-brown") ||
-        sees("spore-print", "clay-brown", "rust-brown");
+        sees("gill-colour", "brown", "clay-brown", "rust-brown") || sees("spore-print", "clay-brown", "rust-brown");
       const ringed = sees("ring", ...REAL_RINGS, "cobweb", "closed");
       const onWood = sees("substrate", ...DEAD_WOOD, "moss");
       const small = (body.body.measures?.capCm ?? 0) < SMALL_BROWN_BELOW_CM;

@@ -5,16 +5,7 @@
 import { expect } from "chai";
 import { assess } from "../assess.ts";
 import { typicalFind } from "../testing/arbitraries.ts";
-import {
-  answerTo,
-  bodyOf,
-  FIELD_MUSHROOM,
-  GRASS,
-  mistakesTo,
-  OLDER,
-  PALE_ON_GRASS,
-  seen,
-} from "../testing/build.ts";
+import { answerTo, bodyOf, FIELD_MUSHROOM, GRASS, mistakesTo, OLDER, PALE_ON_GRASS, seen } from "../testing/build.ts";
 import { SHIPPED } from "../testing/shipped.ts";
 import { candidateOf } from "./candidates.ts";
 import { DEFAULT_RULES } from "./condition.ts";
@@ -64,8 +55,7 @@ describe("a pale one from the pasture", () => {
     const cold = { ...GRASS, weather: { airTempC: 3 } };
     expect(answerTo([bodyOf(FIELD_MUSHROOM), OLDER], cold).verdict).to.equal("hold");
     expect(
-      answerTo([bodyOf(FIELD_MUSHROOM), OLDER], { ...GRASS, weather: { airTempC: 3, warmedInHand: true } })
-        .verdict,
+      answerTo([bodyOf(FIELD_MUSHROOM), OLDER], { ...GRASS, weather: { airTempC: 3, warmedInHand: true } }).verdict,
     ).to.equal("basket");
   });
 
@@ -101,10 +91,7 @@ describe("a pale one from the pasture", () => {
   });
 
   it("with a riddled stem under a clean cap is kept as a cap", () => {
-    const answer = answerTo(
-      [bodyOf(FIELD_MUSHROOM, { larvaeParts: { cap: "none", stem: "riddled" } }), OLDER],
-      GRASS,
-    );
+    const answer = answerTo([bodyOf(FIELD_MUSHROOM, { larvaeParts: { cap: "none", stem: "riddled" } }), OLDER], GRASS);
     expect(answer.verdict).to.equal("basket");
     expect(answer.conditions).to.include("cap-only");
   });
@@ -138,9 +125,7 @@ describe("a troop", () => {
   it("does not where the quick look is not complete, or disagrees", () => {
     const { ring: _ring, ...incomplete } = quickLook;
     for (const look of [incomplete, { ...quickLook, ring: "none" }])
-      expect(answerTo([bodyOf(FIELD_MUSHROOM), OLDER, { ...cut, seen: seen(look) }], GRASS).verdict).to.equal(
-        "hold",
-      );
+      expect(answerTo([bodyOf(FIELD_MUSHROOM), OLDER, { ...cut, seen: seen(look) }], GRASS).verdict).to.equal("hold");
   });
 });
 
@@ -154,9 +139,9 @@ describe("a stop sign", () => {
     );
   });
   it("is not yet white gills on a young body: pink ones start white", () => {
-    expect(
-      stops({ underside: "gills", "gill-colour": "white", ring: "skirt" }, { age: "young" }),
-    ).not.to.include("white-gills-with-ring-or-foot");
+    expect(stops({ underside: "gills", "gill-colour": "white", ring: "skirt" }, { age: "young" })).not.to.include(
+      "white-gills-with-ring-or-foot",
+    );
   });
   it("is a sac with a pale cap and no dark spores", () => {
     expect(stops({ "cap-colour": "white", base: "sac" })).to.include("sac-with-pale-cap");
@@ -235,9 +220,7 @@ describe("pairs that people mix up", () => {
     expect(sheetOf("amanita-virosa").characters["cap-colour"]?.young).to.have.property("pink");
   });
   it("the velvet shank never has a ring and may be up to 10 cm", () => {
-    expect(Object.keys(sheetOf("flammulina-velutipes").characters.ring?.mature ?? {})).to.deep.equal([
-      "none",
-    ]);
+    expect(Object.keys(sheetOf("flammulina-velutipes").characters.ring?.mature ?? {})).to.deep.equal(["none"]);
     expect(sheetOf("flammulina-velutipes").sizes.capCm?.[1]).to.equal(10);
   });
   it("the death cap is 5 to 15 cm across with white gills at every age", () => {
@@ -250,9 +233,7 @@ describe("pairs that people mix up", () => {
 describe("what every sheet must do", () => {
   for (const sheet of SHIPPED.sought)
     it(`a typical ${sheet.names.common} comes to basket, where the rules allow it`, () => {
-      expect(assess(typicalFind(sheet, { rules: { smallBrown: "known" } }), SHIPPED).verdict).to.equal(
-        "basket",
-      );
+      expect(assess(typicalFind(sheet, { rules: { smallBrown: "known" } }), SHIPPED).verdict).to.equal("basket");
     });
   for (const sheet of SHIPPED.dangers)
     it(`a typical ${sheet.names.common} keeps itself standing and never comes to basket`, () => {
@@ -261,8 +242,7 @@ describe("what every sheet must do", () => {
       expect(answer.verdict).not.to.equal("basket");
     });
   it("every sheet lists at least fifteen characters", () => {
-    for (const sheet of SHIPPED.sheets)
-      expect(Object.keys(sheet.characters).length, sheet.id).to.be.at.least(15);
+    for (const sheet of SHIPPED.sheets) expect(Object.keys(sheet.characters).length, sheet.id).to.be.at.least(15);
   });
 });
 
@@ -276,9 +256,7 @@ describe("several observers", () => {
   });
   it("who differ make it unsure", () => {
     expect(mistakesTo(answerTo([bodyOf({}, looks("none", "none"))]), "agaricus-xanthodermus")).to.equal(2);
-    expect(
-      mistakesTo(answerTo([bodyOf({}, looks("none", "faint-yellow"))]), "agaricus-xanthodermus"),
-    ).to.equal(1);
+    expect(mistakesTo(answerTo([bodyOf({}, looks("none", "faint-yellow"))]), "agaricus-xanthodermus")).to.equal(1);
   });
   it("count by nose only for a smell that they have met", () => {
     const nose = (smellsKnown: "aniseed"[]) =>
@@ -303,8 +281,7 @@ describe("several observers", () => {
 
 describe("what is hidden", () => {
   it("no ring means nothing on an old rained-on body, and speaks against a ringed danger on a young fresh one", () => {
-    const ringless = (more: object) =>
-      mistakesTo(answerTo([bodyOf({ ring: "none" }, more)]), "amanita-phalloides");
+    const ringless = (more: object) => mistakesTo(answerTo([bodyOf({ ring: "none" }, more)]), "amanita-phalloides");
     expect(ringless({ age: "old", wear: ["rain-washed"] })).to.equal(0);
     expect(ringless({ age: "young" })).to.equal(1);
   });
@@ -317,27 +294,18 @@ describe("what is hidden", () => {
   });
   it("a white print is not believed on white paper", () => {
     const print = (printPaper: "white-only" | "split-black-white") =>
-      mistakesTo(
-        answerTo([bodyOf({ "spore-print": "ochre" })], { weather: { printPaper } }),
-        "amanita-virosa",
-      );
+      mistakesTo(answerTo([bodyOf({ "spore-print": "ochre" })], { weather: { printPaper } }), "amanita-virosa");
     expect(print("split-black-white")).to.equal(1);
     expect(print("white-only")).to.equal(0);
   });
   it("white and cream are never held against each other, nor is a photograph held against anything", () => {
     expect(mistakesTo(answerTo([bodyOf({ "spore-print": "cream" })]), "amanita-virosa")).to.equal(0);
     expect(
-      mistakesTo(
-        answerTo([bodyOf({}, { seen: seen({ base: "plain" }, { method: "picture" }) })]),
-        "amanita-virosa",
-      ),
+      mistakesTo(answerTo([bodyOf({}, { seen: seen({ base: "plain" }, { method: "picture" }) })]), "amanita-virosa"),
     ).to.equal(0);
   });
   it("a print under its cup keeps a good find on hold", () => {
-    const answer = answerTo(
-      [bodyOf(FIELD_MUSHROOM, { print: { laidAt: "2026-09-14T12:00:00+02:00" } }), OLDER],
-      GRASS,
-    );
+    const answer = answerTo([bodyOf(FIELD_MUSHROOM, { print: { laidAt: "2026-09-14T12:00:00+02:00" } }), OLDER], GRASS);
     expect(codes(answer.reasons)).to.include("print-pending");
   });
 });

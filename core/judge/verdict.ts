@@ -21,8 +21,7 @@ export const CONDITION_WORDS = {
   "second-person": "Show it to somebody who knows this kind, with the specimen in hand.",
   "two-books": "Compare it with the full description in two books: every feature has to match.",
   "cook-through": "Cook it well: fifteen minutes and more.",
-  "small-first-portion":
-    "The first time, a small portion of this one kind, then wait until the next morning.",
+  "small-first-portion": "The first time, a small portion of this one kind, then wait until the next morning.",
   "keep-one-raw": "Keep a raw one back in the cold until the meal is well past.",
   "cap-only": "Keep the cap only: the stem is riddled.",
   "ground-judged": "You judged this ground clean yourself. The program does not know it.",
@@ -46,12 +45,7 @@ export interface Ruling {
   readonly conditions: readonly ConditionCode[];
 }
 
-const MISTAKES = [
-  "nothing seen speaks against",
-  "one mistake away",
-  "two mistakes away",
-  "three mistakes away",
-];
+const MISTAKES = ["nothing seen speaks against", "one mistake away", "two mistakes away", "three mistakes away"];
 const NAMED_DANGERS = 3;
 /** A print is read after some hours at the least (common practice). */
 export const PRINT_HOURS = 4;
@@ -103,22 +97,18 @@ function bodyVerdict(
 ): BodyVerdict {
   const id = refusal.body.body.id;
   const lost = baseLost(refusal, judgement);
-  const leaves: Reason[] = [
-    ...refusal.stops,
-    ...refusal.condition,
-    ...lost,
-    ...onlyButtons(refusal, judgement),
-  ].map((stop) => ({
-    ...stop,
-    body: id,
-  }));
+  const leaves: Reason[] = [...refusal.stops, ...refusal.condition, ...lost, ...onlyButtons(refusal, judgement)].map(
+    (stop) => ({
+      ...stop,
+      body: id,
+    }),
+  );
   const standing = judgement.dangers.filter((danger) => statusOn(danger, id) !== "ruled-out");
   const own: Reason[] = standing.length > 0 ? [dangersReason(standing, id)] : [];
   const others = findHolds.filter((reason) => reason.code !== "dangers-stand");
   const verdict: Verdict =
     leaves.length + findLeaves.length > 0 ? "leave" : own.length + others.length > 0 ? "hold" : "basket";
-  const reasons =
-    verdict === "leave" ? [...leaves, ...findLeaves] : verdict === "hold" ? [...own, ...others] : [];
+  const reasons = verdict === "leave" ? [...leaves, ...findLeaves] : verdict === "hold" ? [...own, ...others] : [];
   return { body: id, kept: refusal.body.kept, verdict, reasons };
 }
 
@@ -142,11 +132,7 @@ function dangersReason(dangers: readonly DangerDistance[], body?: string): Reaso
   };
 }
 
-function holdReasons(
-  judgement: Judgement,
-  fitting: readonly Candidate[],
-  answering: readonly Candidate[],
-): Reason[] {
+function holdReasons(judgement: Judgement, fitting: readonly Candidate[], answering: readonly Candidate[]): Reason[] {
   const { scene, dangers, rules, refusals } = judgement;
   const reasons: Reason[] = [];
   const standing = dangers.filter((danger) => danger.status !== "ruled-out");
@@ -264,9 +250,7 @@ function refusedByHouse(fitting: readonly Candidate[]): Reason[] {
 function baseLost({ body }: Refusals, { scene, dangers }: Judgement): Reason[] {
   const isLost = (lifted: string | undefined) => lifted === "cut" || lifted === "broken" || lifted === "mown";
   if (!isLost(body.body.lifted) || !scene.bodies.every((one) => isLost(one.body.lifted))) return [];
-  const sacs = dangers.filter(
-    (danger) => hasSac(danger.sheet) && statusOn(danger, body.body.id) !== "ruled-out",
-  );
+  const sacs = dangers.filter((danger) => hasSac(danger.sheet) && statusOn(danger, body.body.id) !== "ruled-out");
   if (sacs.length === 0) return [];
   const names = wordList(
     sacs.slice(0, NAMED_DANGERS).map((danger) => `the ${danger.sheet.names.common}`),
@@ -281,16 +265,13 @@ function baseLost({ body }: Refusals, { scene, dangers }: Judgement): Reason[] {
   ];
 }
 
-const hasSac = (sheet: Sheet): boolean =>
-  Object.values(sheet.characters.base ?? {}).some((table) => "sac" in table);
+const hasSac = (sheet: Sheet): boolean => Object.values(sheet.characters.base ?? {}).some((table) => "sac" in table);
 
 /** Buttons alone prove nothing in a kind that has a button-like danger. */
 function onlyButtons({ body }: Refusals, { scene, dangers }: Judgement): Reason[] {
   const isButton = (age: string | undefined) => age === "egg" || age === "button";
   if (!isButton(body.body.age) || !scene.bodies.every((one) => isButton(one.body.age))) return [];
-  const alike = dangers.filter(
-    (danger) => danger.sheet.buttonLike && statusOn(danger, body.body.id) !== "ruled-out",
-  );
+  const alike = dangers.filter((danger) => danger.sheet.buttonLike && statusOn(danger, body.body.id) !== "ruled-out");
   if (alike.length === 0) return [];
   return [
     {
@@ -306,8 +287,7 @@ function basketReason(fitting: readonly Candidate[]): Reason {
   const genera = [
     ...new Set(
       fitting.map(
-        ({ sheet }) =>
-          `${sheet.genus.kindsKnown} of about ${sheet.genus.kindsInGenus} kinds of ${sheet.genus.name}`,
+        ({ sheet }) => `${sheet.genus.kindsKnown} of about ${sheet.genus.kindsInGenus} kinds of ${sheet.genus.name}`,
       ),
     ),
   ];
@@ -320,18 +300,8 @@ function basketReason(fitting: readonly Candidate[]): Reason {
 
 type KeptBody = Judgement["scene"]["kept"][number]["body"];
 
-function conditionsOf(
-  { scene }: Judgement,
-  fitting: readonly Candidate[],
-  kept: readonly KeptBody[],
-): ConditionCode[] {
-  const codes: ConditionCode[] = [
-    "second-person",
-    "two-books",
-    "cook-through",
-    "small-first-portion",
-    "keep-one-raw",
-  ];
+function conditionsOf({ scene }: Judgement, fitting: readonly Candidate[], kept: readonly KeptBody[]): ConditionCode[] {
+  const codes: ConditionCode[] = ["second-person", "two-books", "cook-through", "small-first-portion", "keep-one-raw"];
   if (kept.some((body) => body.larvaeParts?.stem === "riddled")) codes.push("cap-only");
   if (concernsOf(scene.find).length > 0) codes.push("ground-judged");
   return fitting.length > 0 ? codes : [];
@@ -339,7 +309,6 @@ function conditionsOf(
 
 function unique(reasons: readonly Reason[]): Reason[] {
   return reasons.filter(
-    (reason, index) =>
-      reasons.findIndex((one) => one.text === reason.text && one.code === reason.code) === index,
+    (reason, index) => reasons.findIndex((one) => one.text === reason.text && one.code === reason.code) === index,
   );
 }

@@ -38,10 +38,8 @@ export function compileSheets(files: Readonly<Record<string, unknown>>): Parsed<
   const sheets: Sheet[] = [];
   const faults = Object.entries(files).flatMap(([name, raw]) => {
     const parsed = sheetSchema.safeParse(raw, { reportInput: true });
-    if (!parsed.success)
-      return faultsOf(parsed.error).map((fault) => ({ ...fault, path: `${name}: ${fault.path}` }));
-    if (sheets.some((sheet) => sheet.id === parsed.data.id))
-      return [{ path: `${name}: id`, message: "is used twice" }];
+    if (!parsed.success) return faultsOf(parsed.error).map((fault) => ({ ...fault, path: `${name}: ${fault.path}` }));
+    if (sheets.some((sheet) => sheet.id === parsed.data.id)) return [{ path: `${name}: id`, message: "is used twice" }];
     sheets.push(parsed.data);
     return [];
   });

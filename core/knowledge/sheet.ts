@@ -1,14 +1,7 @@
 /** The sheet: what is known of one taxon, as data. */
 import { z } from "zod";
 import { isTaxonId, registeredTier, TIERS } from "../find/taxa.ts";
-import {
-  AGES,
-  type Age,
-  CHARACTER_IDS,
-  type CharacterId,
-  definitionOf,
-  REGIONS,
-} from "../find/vocabulary.ts";
+import { AGES, type Age, CHARACTER_IDS, type CharacterId, definitionOf, REGIONS } from "../find/vocabulary.ts";
 
 /** How often a state occurs; a state that is not listed never does. */
 export const FREQUENCIES = ["always", "usual", "sometimes", "rare"] as const;
@@ -53,8 +46,7 @@ function characterSchema(id: CharacterId) {
           context.addIssue({ code: "custom", path: [key], message: `${id} does not change with age` });
         checkStates(id, inner, context, [key]);
       }
-      if (Object.values(table).every((inner) => typeof inner === "string"))
-        checkStates(id, table, context, []);
+      if (Object.values(table).every((inner) => typeof inner === "string")) checkStates(id, table, context, []);
     })
     .transform((table): AgeTable => {
       const byAge: Partial<Record<Age, StateTable>> = {};
@@ -180,10 +172,7 @@ export const sheetSchema = z
 export type Sheet = z.infer<typeof sheetSchema>;
 
 /** The state tables of a character at the given ages (all ages when left out). */
-export function tablesOf(
-  table: AgeTable | undefined,
-  ages: readonly Age[] | undefined,
-): readonly StateTable[] {
+export function tablesOf(table: AgeTable | undefined, ages: readonly Age[] | undefined): readonly StateTable[] {
   if (table === undefined) return [];
   return (ages ?? AGES).map((age) => table[age]).filter((states) => states !== undefined);
 }

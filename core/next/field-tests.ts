@@ -18,10 +18,8 @@ export interface FieldTest {
   readonly heated?: boolean;
 }
 
-const stillRooted = (c: Conditions) =>
-  c.lifted === undefined || c.lifted === "standing" || c.lifted === "pulled";
-const isSilenced = (c: Conditions) =>
-  c.frost || c.drought || c.cold || c.wear.has("frozen") || c.wear.has("dried-out");
+const stillRooted = (c: Conditions) => c.lifted === undefined || c.lifted === "standing" || c.lifted === "pulled";
+const isSilenced = (c: Conditions) => c.frost || c.drought || c.cold || c.wear.has("frozen") || c.wear.has("dried-out");
 
 export const FIELD_TESTS: readonly FieldTest[] = [
   {

@@ -87,9 +87,7 @@ export function planNext(
   verdict: "leave" | "hold" | "basket",
   agesUntold: readonly string[],
 ): Plan {
-  const supposed = judgement.candidates.find(
-    (one) => one.fits && one.allowed && one.sheet.tier !== "inedible",
-  );
+  const supposed = judgement.candidates.find((one) => one.fits && one.allowed && one.sheet.tier !== "inedible");
   if (verdict !== "hold" || supposed === undefined) return NOTHING;
   const needs = needsOf(judgement);
   const musts = mustsToShow(supposed);
@@ -129,20 +127,15 @@ export function planNext(
 function mustsToShow({ sheet, mustsMissing }: Candidate): Set<string> {
   const olderToCome = mustsMissing.some((must) => must.character === AGES_MUST);
   const older = (must: Must) => must.ways.some((way) => way.every((clause) => clause.ages?.includes("old")));
-  const shownByOlder = new Set<string>(
-    olderToCome ? sheet.musts.filter(older).map((must) => must.character) : [],
-  );
-  return new Set(
-    mustsMissing.map((must) => must.character).filter((character) => !shownByOlder.has(character)),
-  );
+  const shownByOlder = new Set<string>(olderToCome ? sheet.musts.filter(older).map((must) => must.character) : []);
+  return new Set(mustsMissing.map((must) => must.character).filter((character) => !shownByOlder.has(character)));
 }
 
 function needsOf({ dangers, scene }: Judgement): Need[] {
   return dangers.flatMap(({ sheet, perBody }) =>
     perBody
       .filter(
-        (distance) =>
-          distance.status !== "ruled-out" && scene.kept.some((body) => body.body.id === distance.body),
+        (distance) => distance.status !== "ruled-out" && scene.kept.some((body) => body.body.id === distance.body),
       )
       .map(
         (distance): Need => ({
@@ -205,13 +198,9 @@ export function expectedLook(
     .filter((clause) => clause.character === character)
     .flatMap((clause) => clause.states);
   const common = (states: readonly string[]): string | undefined =>
-    FREQUENCIES.flatMap((frequency) =>
-      states.filter((state) => tables.some((table) => table[state] === frequency)),
-    )[0];
+    FREQUENCIES.flatMap((frequency) => states.filter((state) => tables.some((table) => table[state] === frequency)))[0];
   const state = common(asked) ?? common(tables.flatMap((table) => Object.keys(table)));
-  return state === undefined
-    ? []
-    : [{ character, body: body?.body.id ?? "site", states: [state], sure: true, heated }];
+  return state === undefined ? [] : [{ character, body: body?.body.id ?? "site", states: [state], sure: true, heated }];
 }
 
 function gainOf(
@@ -280,8 +269,7 @@ function showsMust(look: Look, option: Option, { sheet }: Candidate): boolean {
         .flat()
         .some(
           (clause) =>
-            clause.character === look.character &&
-            look.states.every((state) => clause.states.includes(state)),
+            clause.character === look.character && look.states.every((state) => clause.states.includes(state)),
         ),
     )
   );
@@ -309,9 +297,7 @@ function planned({ test, body }: Option, movesAway: readonly string[]): PlannedT
 
 /** The sheet asks for bodies of more than one age, and this find has none older to look at. */
 function otherAges({ mustsMissing }: Candidate): PlannedTest[] {
-  return mustsMissing.some((must) => must.character === AGES_MUST)
-    ? [step("find-an-older-one", undefined, 3)]
-    : [];
+  return mustsMissing.some((must) => must.character === AGES_MUST) ? [step("find-an-older-one", undefined, 3)] : [];
 }
 
 function step(test: string, body: string | undefined, minutes: number): PlannedTest {

@@ -76,10 +76,7 @@ function bodyLike(sheet: Sheet, id: string): fc.Arbitrary<unknown> {
       )
       .chain((characters) => fc.tuple(...characters.map((character) => entryLike(sheet, character))))
       .chain((entries) =>
-        fc.oneof(
-          { weight: 2, arbitrary: fc.constant(entries) },
-          { weight: 1, arbitrary: fc.subarray(entries) },
-        ),
+        fc.oneof({ weight: 2, arbitrary: fc.constant(entries) }, { weight: 1, arbitrary: fc.subarray(entries) }),
       ),
   });
 }
@@ -117,9 +114,7 @@ export function finds(knowledge: Knowledge = SHIPPED): fc.Arbitrary<Find> {
             printPaper: maybe(fc.constantFrom(...PRINT_PAPERS)),
           }),
         ),
-        rules: maybe(
-          fc.record({ smallBrown: fc.constantFrom("never", "known"), distance: fc.constantFrom(2, 3) }),
-        ),
+        rules: maybe(fc.record({ smallBrown: fc.constantFrom("never", "known"), distance: fc.constantFrom(2, 3) })),
         bodies: fc
           .integer({ min: 1, max: 3 })
           .chain((count) => fc.tuple(...["A", "B", "C"].slice(0, count).map((id) => bodyLike(sheet, id)))),
@@ -134,17 +129,12 @@ export function typicalFind(sheet: Sheet, more: Partial<Find> = {}): Find {
     const table = sheet.characters[character]?.[age];
     const asked = sheet.musts
       .flatMap((must) => must.ways.flat())
-      .filter(
-        (clause) =>
-          clause.character === character && (clause.ages === undefined || clause.ages.includes(age)),
-      )
+      .filter((clause) => clause.character === character && (clause.ages === undefined || clause.ages.includes(age)))
       .flatMap((clause) => clause.states)
       .filter((state) => table?.[state] !== undefined);
     return (
       asked[0] ??
-      FREQUENCIES.flatMap((frequency) =>
-        Object.keys(table ?? {}).filter((state) => table?.[state] === frequency),
-      )[0]
+      FREQUENCIES.flatMap((frequency) => Object.keys(table ?? {}).filter((state) => table?.[state] === frequency))[0]
     );
   };
   const body = (id: string, age: "young" | "mature"): unknown => ({
@@ -162,9 +152,9 @@ export function typicalFind(sheet: Sheet, more: Partial<Find> = {}): Find {
       version: 1,
       id: sheet.id,
       site: Object.fromEntries(
-        SITE_CHARACTERS.flatMap((character) => [
-          [character, [commonest(character, "mature")].filter(Boolean)],
-        ]).filter(([, states]) => (states?.length ?? 0) > 0),
+        SITE_CHARACTERS.flatMap((character) => [[character, [commonest(character, "mature")].filter(Boolean)]]).filter(
+          ([, states]) => (states?.length ?? 0) > 0,
+        ),
       ),
       ...more,
       bodies: [body("A", "young"), body("B", "mature")],
@@ -175,11 +165,7 @@ export function typicalFind(sheet: Sheet, more: Partial<Find> = {}): Find {
 /** A shelf made of the shipped sheets with characters struck out or shuffled between them. */
 export function shelves(): fc.Arbitrary<Knowledge> {
   const mixed = fc
-    .tuple(
-      fc.constantFrom(...SHIPPED.sheets),
-      fc.constantFrom(...SHIPPED.sheets),
-      fc.subarray([...CHARACTER_IDS]),
-    )
+    .tuple(fc.constantFrom(...SHIPPED.sheets), fc.constantFrom(...SHIPPED.sheets), fc.subarray([...CHARACTER_IDS]))
     .map(
       ([sheet, other, characters]): Sheet => ({
         ...sheet,
@@ -190,9 +176,7 @@ export function shelves(): fc.Arbitrary<Knowledge> {
     );
   return fc
     .array(mixed, { minLength: 2, maxLength: 12 })
-    .map((sheets) =>
-      shelve(sheets.filter((sheet, index) => sheets.findIndex((one) => one.id === sheet.id) === index)),
-    );
+    .map((sheets) => shelve(sheets.filter((sheet, index) => sheets.findIndex((one) => one.id === sheet.id) === index)));
 }
 
 /** The body of a find with one entry left out. */

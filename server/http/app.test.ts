@@ -23,10 +23,7 @@ describe("the API without a database", () => {
   it("answers a find exactly as the core does, one for one and an array for an array", async () => {
     const expected = JSON.parse(JSON.stringify(assess(findSchema.parse(find), knowledge)));
     expect((await request(app).post("/api/assess").send(find)).body).to.deep.equal(expected);
-    expect((await request(app).post("/api/assess").send([find, find])).body).to.deep.equal([
-      expected,
-      expected,
-    ]);
+    expect((await request(app).post("/api/assess").send([find, find])).body).to.deep.equal([expected, expected]);
   });
 
   it("names the field of a bad find and judges nothing", async () => {

@@ -71,9 +71,7 @@ export function createApp(parts: AppParts): Express {
   });
 
   app.use("/api/finds", findRoutes({ store, owner, verdictOf: verdictCache(knowledge) }));
-  app.use("/api", (request, response) =>
-    sendProblem(response, 404, `There is nothing at ${request.originalUrl}.`),
-  );
+  app.use("/api", (request, response) => sendProblem(response, 404, `There is nothing at ${request.originalUrl}.`));
 
   const { webFolder } = parts;
   if (webFolder !== undefined && existsSync(webFolder)) {

@@ -53,9 +53,7 @@ export function findRoutes({ store, owner, verdictOf }: FindRoutes): Router {
     const body = parseOr400(putBody, request.body, response);
     if (body === undefined) return;
     if (body.find.id !== params.id)
-      return sendFaults(response, [
-        { path: "find.id", message: `is not the id of the address, ${params.id}` },
-      ]);
+      return sendFaults(response, [{ path: "find.id", message: `is not the id of the address, ${params.id}` }]);
     const find: Find = body.find;
     sendWritten(response, params.id, await store.put(owner, find, body.version));
   });
@@ -71,8 +69,7 @@ export function findRoutes({ store, owner, verdictOf }: FindRoutes): Router {
   router.delete("/:id", async (request, response) => {
     const params = parseOr400(parameters, request.params, response);
     if (params === undefined) return;
-    if (!(await store.remove(owner, params.id)))
-      return sendProblem(response, 404, `There is no find ${params.id}.`);
+    if (!(await store.remove(owner, params.id))) return sendProblem(response, 404, `There is no find ${params.id}.`);
     response.status(204).end();
   });
 

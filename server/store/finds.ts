@@ -143,10 +143,7 @@ export class FindStore {
   }
 
   /** The edits of a find, oldest first. */
-  async history(
-    ownerId: string,
-    findId: string,
-  ): Promise<{ version: number; edit: Edit; receivedAt: string }[]> {
+  async history(ownerId: string, findId: string): Promise<{ version: number; edit: Edit; receivedAt: string }[]> {
     const rows = await this.models.edits.findAll({ where: { ownerId, findId }, order: [["version", "ASC"]] });
     return rows.map((row) => ({
       version: row.version,

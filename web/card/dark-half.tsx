@@ -28,8 +28,7 @@ export function nearAndFar(answer: Answer): { near: Answer["dangers"]; far: Answ
 
 /** The first reason; for a basket what has to happen first, since that is the more urgent to read. */
 function sentence(answer: Answer | undefined, state: AnswerState): string | undefined {
-  if (state === "failed")
-    return "The answer could not be worked out on this device. Until it can, this is held.";
+  if (state === "failed") return "The answer could not be worked out on this device. Until it can, this is held.";
   if (answer === undefined) return "Working it out";
   const [condition] = answer.conditions ?? [];
   return condition === undefined
@@ -56,8 +55,7 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
         }}
       >
         <span>
-          {answer?.dangers.length ?? 0} dangers ·{" "}
-          <b style={{ color: tone.onDark }}>{within} within one mistake</b>
+          {answer?.dangers.length ?? 0} dangers · <b style={{ color: tone.onDark }}>{within} within one mistake</b>
         </span>
       </Box>
       <Box
@@ -102,7 +100,6 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
       <Box
         component="section"
         aria-label="Distances"
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so it has to be reached by keyboard
         tabIndex={0}
         sx={{
           flex: 1,
@@ -123,9 +120,7 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
           ))}
           {far.length > 0 && (
             <Box component="li" sx={{ px: 3.25, pt: 1.5, color: tone.onDarkFaint }}>
-              {near.length === 0
-                ? `All ${far.length} are past doubt here`
-                : `${far.length} farther, past doubt here`}
+              {near.length === 0 ? `All ${far.length} are past doubt here` : `${far.length} farther, past doubt here`}
             </Box>
           )}
           {far.slice(0, FAR_SHOWN).map((danger) => (

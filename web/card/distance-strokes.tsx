@@ -14,8 +14,7 @@ const MOST_MASKED = 2;
 export function strokesOf(danger: Danger): StrokeKind[] {
   const families = [...new Set(danger.points.map((point) => point.family))];
   const strokes = families.map(
-    (family): StrokeKind =>
-      danger.points.some((point) => point.family === family && point.hard) ? "hard" : "soft",
+    (family): StrokeKind => (danger.points.some((point) => point.family === family && point.hard) ? "hard" : "soft"),
   );
   const masked = new Set(danger.masks.map((mask) => mask.character)).size;
   return [...strokes, ...Array.from({ length: Math.min(masked, MOST_MASKED) }, (): StrokeKind => "masked")];

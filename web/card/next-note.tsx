@@ -49,9 +49,7 @@ export function NextNote({ tests, onGo }: NextNoteProps) {
         </Box>
         {next.text}
       </Box>
-      <Box
-        sx={{ color: tone.inkSoft, fontSize: "0.9375rem", pt: 0.25, display: { xs: "none", md: "block" } }}
-      >
+      <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem", pt: 0.25, display: { xs: "none", md: "block" } }}>
         {moves > 0 && `Moves ${moves === 1 ? "one danger" : `${moves} dangers`}. `}
         {after !== undefined && `Then: ${after.text.charAt(0).toLowerCase()}${after.text.slice(1)}.`}
       </Box>

@@ -6,9 +6,7 @@ import { distanceWords } from "../card/distance-words.ts";
 import { FONT, tone } from "../theme/tokens.ts";
 
 export function DangerDetail({ danger }: { readonly danger: Answer["dangers"][number] }) {
-  const masks = danger.masks.filter(
-    (mask, index) => danger.masks.findIndex((one) => one.why === mask.why) === index,
-  );
+  const masks = danger.masks.filter((mask, index) => danger.masks.findIndex((one) => one.why === mask.why) === index);
   return (
     <Box
       component="section"
@@ -24,26 +22,15 @@ export function DangerDetail({ danger }: { readonly danger: Answer["dangers"][nu
         >
           {danger.scientific}
         </Box>
-        <Box
-          component="span"
-          sx={{ display: "block", fontWeight: 450, color: tone.onDarkSoft, fontSize: "1rem" }}
-        >
+        <Box component="span" sx={{ display: "block", fontWeight: 450, color: tone.onDarkSoft, fontSize: "1rem" }}>
           {danger.tier}
-          {danger.syndrome === undefined ? "" : `, ${danger.syndrome}`} · {distanceWords(danger.mistakes)},
-          nearest to {danger.body}
+          {danger.syndrome === undefined ? "" : `, ${danger.syndrome}`} · {distanceWords(danger.mistakes)}, nearest to{" "}
+          {danger.body}
         </Box>
       </Typography>
-      <Lines
-        title="Against it"
-        lines={danger.points.map((point) => point.text)}
-        empty="Nothing that was seen."
-      />
+      <Lines title="Against it" lines={danger.points.map((point) => point.text)} empty="Nothing that was seen." />
       {masks.length > 0 && <Lines title="Hidden today" lines={masks.map((mask) => mask.why)} />}
-      <Lines
-        title="For it"
-        lines={danger.speaksFor.map((sign) => sign.text)}
-        empty="Nothing that was seen."
-      />
+      <Lines title="For it" lines={danger.speaksFor.map((sign) => sign.text)} empty="Nothing that was seen." />
     </Box>
   );
 }

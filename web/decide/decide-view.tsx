@@ -31,7 +31,6 @@ export function DecideView() {
           <Box
             component="section"
             aria-label="The answer"
-            // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so it has to be reached by keyboard
             tabIndex={0}
             sx={{
               flex: 1,
@@ -57,8 +56,8 @@ export function DecideView() {
             <Way answer={answer} findId={find.id} />
             <Bodies answer={answer} find={find} />
             <Typography sx={{ color: tone.inkSoft, fontSize: "0.9375rem", pt: 2.5 }}>
-              Sheets of edition {answer.edition}. The answer knows only the kinds on this shelf, and gives no
-              leave to eat anything.
+              Sheets of edition {answer.edition}. The answer knows only the kinds on this shelf, and gives no leave to
+              eat anything.
             </Typography>
           </Box>
         </>
@@ -144,10 +143,7 @@ function Way({ answer, findId }: { answer: Answer; findId: string }) {
                 <Box component="span" sx={{ flex: 1 }}>
                   {test.text}
                 </Box>
-                <Box
-                  component="span"
-                  sx={{ color: tone.inkSoft, whiteSpace: "nowrap", fontSize: "0.9375rem" }}
-                >
+                <Box component="span" sx={{ color: tone.inkSoft, whiteSpace: "nowrap", fontSize: "0.9375rem" }}>
                   {timeWords(test.minutes, test.waitHours)}
                 </Box>
               </Box>

@@ -56,14 +56,10 @@ export function EvidenceBoard({ answer, chosen, onChoose }: EvidenceBoardProps) 
       <Box
         component="section"
         aria-label="Evidence"
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so it has to be reached by keyboard
         tabIndex={0}
         sx={{ overflow: "auto", flex: 1, minHeight: 0, pb: 2 }}
       >
-        <Box
-          component="table"
-          sx={{ borderCollapse: "collapse", mx: { xs: 2.5, md: 3 }, mt: 1, tableLayout: "fixed" }}
-        >
+        <Box component="table" sx={{ borderCollapse: "collapse", mx: { xs: 2.5, md: 3 }, mt: 1, tableLayout: "fixed" }}>
           <thead>
             <tr>
               <th aria-label="Danger" />

@@ -22,9 +22,7 @@ export type Reply =
 async function ask(path: string, method = "GET", body?: unknown): Promise<Response | undefined> {
   try {
     const content =
-      body === undefined
-        ? {}
-        : { body: JSON.stringify(body), headers: { "content-type": "application/json" } };
+      body === undefined ? {} : { body: JSON.stringify(body), headers: { "content-type": "application/json" } };
     const response = await fetch(path, { method, ...content });
     return response.status >= 500 ? undefined : response;
   } catch {
@@ -55,8 +53,7 @@ export const sendEdits = async (id: string, version: number, edits: readonly Edi
   replyOf(await ask(`/api/finds/${id}/edits`, "POST", { version, edits }));
 export const removeFind = async (id: string): Promise<boolean> =>
   (await ask(`/api/finds/${id}`, "DELETE"))?.ok === true;
-export const restoreFind = async (id: string): Promise<Reply> =>
-  replyOf(await ask(`/api/finds/${id}/restore`, "POST"));
+export const restoreFind = async (id: string): Promise<Reply> => replyOf(await ask(`/api/finds/${id}/restore`, "POST"));
 
 /** The log, or undefined where the server cannot be reached. */
 export async function listFinds(): Promise<Listed[] | undefined> {

@@ -38,8 +38,7 @@ export async function keepNewFind(find: Find): Promise<void> {
 /** Keeps an edit and the record after it on the device, both or neither, then sends it. */
 export async function keepEdit(find: Find, edit: Edit): Promise<void> {
   await device.transaction("rw", device.finds, device.waiting, async () => {
-    const order =
-      (await waitingFor(find.id)).length === 0 ? 0 : ((await waitingFor(find.id)).at(-1)?.order ?? 0) + 1;
+    const order = (await waitingFor(find.id)).length === 0 ? 0 : ((await waitingFor(find.id)).at(-1)?.order ?? 0) + 1;
     await device.waiting.put({ id: edit.id, findId: find.id, order, edit });
     await device.finds.update(find.id, { find });
   });

@@ -23,11 +23,7 @@ export function BodiesRow({ find, chosen, onChoose, onAdd, height = 96, words = 
   const tallest = Math.max(...drawn.map(({ figure }) => figure.top));
   const deepest = Math.min(...drawn.map(({ figure }) => figure.bottom));
   const breadth = drawn.reduce((sum, { figure }) => sum + (figure.right - figure.left), 0);
-  const scale = Math.min(
-    (height - SPACE_BELOW) / (tallest - deepest),
-    MOST_WIDTH / (breadth + drawn.length * 0.6),
-    14,
-  );
+  const scale = Math.min((height - SPACE_BELOW) / (tallest - deepest), MOST_WIDTH / (breadth + drawn.length * 0.6), 14);
   return (
     <Box
       role="group"

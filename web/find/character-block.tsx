@@ -15,15 +15,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { tone } from "../theme/tokens.ts";
 import { Choice, choiceLabel, pictureFor } from "./choice.tsx";
-import {
-  CANNOT_TELL,
-  chooseState,
-  chosenStates,
-  couldNot,
-  entryOf,
-  REASONS,
-  turnSureness,
-} from "./observing.ts";
+import { CANNOT_TELL, chooseState, chosenStates, couldNot, entryOf, REASONS, turnSureness } from "./observing.ts";
 
 interface CharacterBlockProps {
   readonly find: Find;

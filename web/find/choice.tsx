@@ -28,24 +28,10 @@ export function pictureFor(character: CharacterId, state: string): "drawing" | "
 
 /** The label of a state on a choice; "none" says that somebody looked. */
 export function choiceLabel(character: CharacterId, state: string): string {
-  return state === "none"
-    ? character === "smell"
-      ? "no smell"
-      : "none, I looked"
-    : stateWords(character, state);
+  return state === "none" ? (character === "smell" ? "no smell" : "none, I looked") : stateWords(character, state);
 }
 
-export function Choice({
-  label,
-  chosen,
-  onChoose,
-  digit,
-  picture,
-  character,
-  state,
-  doubtful,
-  quiet,
-}: ChoiceProps) {
+export function Choice({ label, chosen, onChoose, digit, picture, character, state, doubtful, quiet }: ChoiceProps) {
   return (
     <ButtonBase
       aria-pressed={chosen}

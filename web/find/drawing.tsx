@@ -24,8 +24,7 @@ function pathOf(steps: readonly Step[], scale: number): string {
   return steps
     .map(
       ([letter, ...numbers]) =>
-        letter +
-        numbers.map((value, index) => ((index % 2 === 0 ? value : -value) * scale).toFixed(2)).join(" "),
+        letter + numbers.map((value, index) => ((index % 2 === 0 ? value : -value) * scale).toFixed(2)).join(" "),
     )
     .join("");
 }

@@ -4,24 +4,15 @@ import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import { tone } from "../theme/tokens.ts";
 
-export function FindTitle({
-  find,
-  onChange,
-}: {
-  readonly find: Find;
-  readonly onChange: (change: Change) => void;
-}) {
+export function FindTitle({ find, onChange }: { readonly find: Find; readonly onChange: (change: Change) => void }) {
   const day =
     find.foundAt === undefined
       ? undefined
       : new Date(find.foundAt).toLocaleDateString([], { day: "numeric", month: "long" });
   const air = find.weather?.airTempC === undefined ? undefined : `${find.weather.airTempC} °C`;
-  const about = [
-    day,
-    find.place?.name,
-    air,
-    find.weather?.frostLastNight === true ? "frost" : undefined,
-  ].filter((one) => one !== undefined);
+  const about = [day, find.place?.name, air, find.weather?.frostLastNight === true ? "frost" : undefined].filter(
+    (one) => one !== undefined,
+  );
   return (
     <Box>
       <InputBase

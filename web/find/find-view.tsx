@@ -1,7 +1,7 @@
 /** Find: the specimen, its stations, and the dark half that answers every touch. */
 import { type Change, type CharacterId, definitionOf, nextBodyId, type PlannedTest } from "@jittery-cap/core";
 import useMediaQuery from "@mui/material/useMediaQuery";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { DarkHalf } from "../card/dark-half.tsx";
 import { NextNote } from "../card/next-note.tsx";
@@ -26,18 +26,12 @@ export function FindView() {
   const [bodyId, setBodyId] = useState("A");
   const [active, setActive] = useState<CharacterId>();
   const [help, setHelp] = useState(false);
-  // the address follows a key with a delay; the next key must not wait for it
-  const at = useRef(station);
-  useEffect(() => {
-    at.current = station;
-  }, [station]);
 
   useEffect(() => void open(id), [id, open]);
 
   const body = find?.bodies.find((one) => one.id === bodyId) ?? find?.bodies[0];
   const characters = useMemo(
-    () =>
-      station.questions.flatMap((question) => (question.kind === "character" ? [question.character] : [])),
+    () => station.questions.flatMap((question) => (question.kind === "character" ? [question.character] : [])),
     [station],
   );
   const current = active !== undefined && characters.includes(active) ? active : characters[0];
@@ -48,9 +42,7 @@ export function FindView() {
       setActive(character);
       if (there !== undefined) navigate(`/find/${id}/${there.id}`, { replace: true });
       // the block is drawn with the next frame
-      requestAnimationFrame(() =>
-        document.getElementById(`block-${character}`)?.scrollIntoView({ block: "nearest" }),
-      );
+      requestAnimationFrame(() => document.getElementById(`block-${character}`)?.scrollIntoView({ block: "nearest" }));
     },
     [id, navigate],
   );
@@ -74,14 +66,6 @@ export function FindView() {
   const onAction = useCallback(
     (action: KeyAction) => {
       if (find === undefined || body === undefined) return;
-      // keys that answer speak to the station that is shown; one on its way is waited for
-      if (
-        at.current !== station &&
-        action.kind !== "station" &&
-        action.kind !== "undo" &&
-        action.kind !== "redo"
-      )
-        return;
       const make = (made: Change | undefined) => made !== undefined && change(made);
       switch (action.kind) {
         case "digit":
@@ -122,9 +106,7 @@ export function FindView() {
       function pressDigit(index: number): void {
         // at Bodies there is no character: there the digits tell the age
         const buttons =
-          current === undefined
-            ? document.querySelectorAll<HTMLElement>('[data-told="age"] button')
-            : undefined;
+          current === undefined ? document.querySelectorAll<HTMLElement>('[data-told="age"] button') : undefined;
         if (buttons !== undefined) {
           buttons[index]?.click();
           return;
@@ -135,9 +117,8 @@ export function FindView() {
       }
 
       function moveStation(by: 1 | -1): void {
-        const next = STATIONS[(STATIONS.indexOf(at.current) + by + STATIONS.length) % STATIONS.length];
+        const next = STATIONS[(STATIONS.indexOf(station) + by + STATIONS.length) % STATIONS.length];
         if (next === undefined) return;
-        at.current = next;
         setActive(undefined);
         navigate(`/find/${id}/${next.id}`, { replace: true });
       }
@@ -146,8 +127,7 @@ export function FindView() {
   );
   useKeys(onAction);
 
-  if (status !== "open" || find === undefined || body === undefined)
-    return <StateOfView view="find" status={status} />;
+  if (status !== "open" || find === undefined || body === undefined) return <StateOfView view="find" status={status} />;
   const shown = {
     find,
     body,
@@ -162,8 +142,7 @@ export function FindView() {
   const unsettled =
     answer === undefined
       ? 1
-      : answer.dangers.filter((danger) => danger.status !== "ruled-out").length /
-        Math.max(1, answer.dangers.length);
+      : answer.dangers.filter((danger) => danger.status !== "ruled-out").length / Math.max(1, answer.dangers.length);
   return (
     <>
       <SplitCard

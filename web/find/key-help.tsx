@@ -25,10 +25,7 @@ export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly on
         <Typography id="keys-title" variant="h2" component="h2" sx={{ pb: 1.5 }}>
           Keys
         </Typography>
-        <Box
-          component="dl"
-          sx={{ display: "grid", gridTemplateColumns: "auto 1fr", columnGap: 3, rowGap: 0.75, m: 0 }}
-        >
+        <Box component="dl" sx={{ display: "grid", gridTemplateColumns: "auto 1fr", columnGap: 3, rowGap: 0.75, m: 0 }}>
           {KEYS.map(([key, what]) => (
             <Box key={key} sx={{ display: "contents" }}>
               <Box component="dt" sx={{ fontWeight: 750 }}>

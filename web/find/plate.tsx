@@ -37,13 +37,9 @@ export function Plate({ find, body, station }: PlateProps) {
   const navigate = useNavigate();
   const figure = figureOf(find, body);
   const room = { width: WIDTH - LABEL_SPACE * 1.55, height: HEIGHT - MARGIN.top - MARGIN.bottom };
-  const scale = Math.min(
-    room.width / (figure.right - figure.left),
-    room.height / (figure.top - figure.bottom),
-  );
+  const scale = Math.min(room.width / (figure.right - figure.left), room.height / (figure.top - figure.bottom));
   const axis = WIDTH / 2 + 2;
-  const ground =
-    MARGIN.top + figure.top * scale + (room.height - (figure.top - figure.bottom) * scale) * 0.45;
+  const ground = MARGIN.top + figure.top * scale + (room.height - (figure.top - figure.bottom) * scale) * 0.45;
   const looked = (character: Parameters<typeof entryOf>[1]) => entryOf(body, character) !== undefined;
   return (
     <Box sx={{ position: "relative", width: "100%", maxWidth: WIDTH + 20, mx: "auto" }}>

@@ -35,17 +35,13 @@ export function SavedLine() {
   if (delivery?.state === "sending") return <Box role="status">sending</Box>;
   if (delivery?.state === "waiting")
     return (
-      <Box role="status">
-        {delivery.waiting === 1 ? "1 change" : `${delivery.waiting} changes`} on this device only
-      </Box>
+      <Box role="status">{delivery.waiting === 1 ? "1 change" : `${delivery.waiting} changes`} on this device only</Box>
     );
   if (delivery?.state === "saved")
     return (
       <Box role="status">
         saved
-        {savedAt === undefined
-          ? ""
-          : ` ${savedAt.toLocaleTimeString([], { hour: "2-digit", minute: "2-digit" })}`}
+        {savedAt === undefined ? "" : ` ${savedAt.toLocaleTimeString([], { hour: "2-digit", minute: "2-digit" })}`}
       </Box>
     );
   return <Box role="status">…</Box>;

@@ -53,34 +53,19 @@ const COUNT_WORDS = [
   "Seven dangers turn",
 ];
 
-export function StationPanel({
-  station,
-  find,
-  body,
-  answer,
-  active,
-  onActivate,
-  onChange,
-}: StationPanelProps) {
+export function StationPanel({ station, find, body, answer, active, onActivate, onChange }: StationPanelProps) {
   const stakes = stakesOf(station, answer);
   const asksCharacters = station.questions.some((question) => question.kind === "character");
   return (
     <Box data-station={station.id}>
       <Box sx={{ pb: 2.25 }}>
-        <Typography
-          variant="h2"
-          component="h1"
-          tabIndex={-1}
-          sx={{ fontSize: { xs: "1.375rem", md: "1.625rem" } }}
-        >
+        <Typography variant="h2" component="h1" tabIndex={-1} sx={{ fontSize: { xs: "1.375rem", md: "1.625rem" } }}>
           {station.title(body.id)}
         </Typography>
         <Typography sx={{ color: tone.inkSoft, pt: 0.5 }}>
           {station.how}{" "}
           {asksCharacters && answer !== undefined && stakes.length > 0 && (
-            <b style={{ color: tone.ink }}>
-              {COUNT_WORDS[stakes.length] ?? `${stakes.length} dangers turn`} on this.
-            </b>
+            <b style={{ color: tone.ink }}>{COUNT_WORDS[stakes.length] ?? `${stakes.length} dangers turn`} on this.</b>
           )}
         </Typography>
       </Box>
@@ -93,11 +78,7 @@ export function StationPanel({
             character={question.character}
             active={active === question.character}
             stakes={answer?.atStake[question.character] ?? []}
-            masks={
-              definitionOf(question.character).of === "site"
-                ? []
-                : masksOn(answer, body.id, question.character)
-            }
+            masks={definitionOf(question.character).of === "site" ? [] : masksOn(answer, body.id, question.character)}
             onActivate={() => onActivate(question.character)}
             onChange={onChange}
           />

@@ -9,9 +9,7 @@ export function StationTabs({ findId, station }: { readonly findId: string; read
   const row = useRef<HTMLElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the tab in view follows the station
   useEffect(() => {
-    row.current
-      ?.querySelector('[aria-current="step"]')
-      ?.scrollIntoView({ inline: "center", block: "nearest" });
+    row.current?.querySelector('[aria-current="step"]')?.scrollIntoView({ inline: "center", block: "nearest" });
   }, [station]);
   return (
     <Box

@@ -1,17 +1,7 @@
 /** The nine stations in the order of handling, with what is looked at in each and how. */
 import type { Body, CharacterId, Weather } from "@jittery-cap/core";
 
-export const STATION_IDS = [
-  "ground",
-  "bodies",
-  "cap",
-  "under",
-  "stem",
-  "foot",
-  "cut",
-  "nose",
-  "print",
-] as const;
+export const STATION_IDS = ["ground", "bodies", "cap", "under", "stem", "foot", "cut", "nose", "print"] as const;
 export type StationId = (typeof STATION_IDS)[number];
 
 /** Something to be told about a body, the site or the weather that is no evidence of kind, but of what can be trusted. */

@@ -87,9 +87,7 @@ export function NumberBlock({ title, hint, name, fields, onSet }: NumberBlockPro
               onBlur={(event) => {
                 const text = event.target.value.trim().replace(",", ".");
                 const value = text === "" ? null : Number(text);
-                if (
-                  value === null ? field.value !== undefined : Number.isFinite(value) && value !== field.value
-                )
+                if (value === null ? field.value !== undefined : Number.isFinite(value) && value !== field.value)
                   onSet(field.key, value);
               }}
               sx={{

@@ -46,8 +46,7 @@ export function useKeys(onAction: (action: KeyAction) => void): void {
     const listen = (event: KeyboardEvent) => {
       const { target } = event;
       const typing = target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
-      const inMenu =
-        target instanceof HTMLElement && target.closest('[role="menu"], [role="dialog"]') !== null;
+      const inMenu = target instanceof HTMLElement && target.closest('[role="menu"], [role="dialog"]') !== null;
       if (typing || inMenu || event.altKey || event.metaKey) return;
       if (event.ctrlKey && event.key !== "z") return;
       const action = actionOf(event.key);

@@ -55,9 +55,9 @@ export function LogDark({ lines }: LogDarkProps) {
         ))}
       </Box>
       <Typography sx={{ mt: "auto", pt: 2, color: tone.onDarkSoft, display: { xs: "none", md: "block" } }}>
-        This counts how many separate mistakes away each danger is. It never says that anything may be eaten.
-        Show what you keep to somebody who knows it, with the specimen in hand; ask a poison centre at once
-        when somebody is ill; the law of the place is yours to know.
+        This counts how many separate mistakes away each danger is. It never says that anything may be eaten. Show what
+        you keep to somebody who knows it, with the specimen in hand; ask a poison centre at once when somebody is ill;
+        the law of the place is yours to know.
       </Typography>
     </Box>
   );

@@ -32,9 +32,7 @@ export function LogView() {
     const [listed, kept] = await Promise.all([listFinds(), device.finds.toArray()]);
     setOffline(listed === undefined);
     const known = new Set(listed?.map((one) => one.find.id));
-    const onDevice = kept.filter((one) =>
-      listed === undefined ? true : one.version === 0 && !known.has(one.id),
-    );
+    const onDevice = kept.filter((one) => (listed === undefined ? true : one.version === 0 && !known.has(one.id)));
     const all: Line[] = [
       ...onDevice.map(({ find }) => ({ find, verdict: undefined, onDeviceOnly: true })),
       ...(listed ?? []).map(({ find, verdict }) => ({ find, verdict, onDeviceOnly: false })),
@@ -156,9 +154,7 @@ function LogLine({ line, onRemove }: { line: Line; onRemove: () => void }) {
   const grown = find.bodies.find((body) => body.keep !== false) ?? find.bodies[0];
   const figure = grown === undefined ? undefined : figureOf(find, grown, 0.01);
   const day =
-    find.foundAt === undefined
-      ? ""
-      : new Date(find.foundAt).toLocaleDateString([], { day: "numeric", month: "short" });
+    find.foundAt === undefined ? "" : new Date(find.foundAt).toLocaleDateString([], { day: "numeric", month: "short" });
   return (
     <Box
       component="li"
@@ -203,9 +199,7 @@ function LogLine({ line, onRemove }: { line: Line; onRemove: () => void }) {
           )}
         </Box>
         <Box sx={{ minWidth: 0 }}>
-          <Box sx={{ fontWeight: 700, fontSize: "1.0625rem", lineHeight: 1.25 }}>
-            {find.label ?? "not named yet"}
-          </Box>
+          <Box sx={{ fontWeight: 700, fontSize: "1.0625rem", lineHeight: 1.25 }}>{find.label ?? "not named yet"}</Box>
           <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem" }}>
             {[day, find.place?.name, find.bodies.length === 1 ? "1 body" : `${find.bodies.length} bodies`]
               .filter(Boolean)

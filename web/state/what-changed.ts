@@ -12,12 +12,8 @@ export function whatChanged(before: Answer | undefined, after: Answer): string |
     const from = was.get(danger.sheet) ?? danger.mistakes;
     return from === danger.mistakes ? [] : [{ danger, nearer: danger.mistakes < from }];
   });
-  moved.sort(
-    (one, other) => Number(other.nearer) - Number(one.nearer) || one.danger.mistakes - other.danger.mistakes,
-  );
-  const named = moved
-    .slice(0, NAMED)
-    .map(({ danger }) => `${danger.name}: now ${distanceWords(danger.mistakes)}`);
+  moved.sort((one, other) => Number(other.nearer) - Number(one.nearer) || one.danger.mistakes - other.danger.mistakes);
+  const named = moved.slice(0, NAMED).map(({ danger }) => `${danger.name}: now ${distanceWords(danger.mistakes)}`);
   const more = moved.length - named.length;
   const turned = before.verdict === after.verdict ? [] : [`the answer is now ${after.verdict}`];
   const parts = [...turned, ...named, ...(more > 0 ? [`${more} more moved`] : [])];
