@@ -1,0 +1,120 @@
+import { expect } from "chai";
+import fc from "fast-check";
+import { type Answer, assess } from "../assess.ts";
+import { finds } from "../testing/arbitraries.ts";
+import { answerTo, bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER, PALE_ON_GRASS } from "../testing/build.ts";
+import { SHIPPED } from "../testing/shipped.ts";
+import { FIELD_TESTS, TEST_WORDS } from "./field-tests.ts";
+
+const tests = (answer: Answer) => answer.next.tests.map((test) => test.test);
+
+describe("what to do next", () => {
+  it("is to tell the age of a body first: until then its gills and its foot say nothing", () => {
+    const answer = answerTo([bodyOf(PALE_ON_GRASS, { age: undefined, lifted: "standing" })], GRASS);
+    expect(tests(answer)[0]).to.equal("tell-the-age");
+    expect(tests(answer)).to.include("lift-base-whole");
+  });
+
+  it("does not ask to look again at what was seen, nor to lift what was lifted", () => {
+    const answer = answerTo([bodyOf(PALE_ON_GRASS)], GRASS);
+    expect(tests(answer)).not.to.include.members(["look-at-ring"]);
+    expect(tests(answer)).not.to.include("lift-base-whole");
+    expect(tests(answer)).to.include("look-at-foot");
+  });
+
+  it("asks for an older body where a kind has to be seen at two ages", () => {
+    expect(tests(answerTo([bodyOf(FIELD_MUSHROOM)], GRASS))).to.deep.equal(["find-an-older-one"]);
+  });
+
+  it("asks for warmth in the cold and for heat after frost", () => {
+    const cold = answerTo([bodyOf({ ...PALE_ON_GRASS, base: "plain" }), OLDER], { ...GRASS, weather: { airTempC: 3 } });
+    expect(tests(cold)).to.include("warm-and-smell").and.not.to.include("crush-and-smell");
+    const frost = answerTo([bodyOf({ ...PALE_ON_GRASS, base: "plain" }), OLDER], {
+      ...GRASS,
+      weather: { frostLastNight: true },
+    });
+    expect(tests(frost)).to.include("heat-and-smell");
+  });
+
+  it("reads the print that is under its cup before another cap is spent", () => {
+    const shank = {
+      underside: "gills",
+      ring: "none",
+      "stem-surface": "velvety-darkening",
+      "gill-colour": "cream",
+      "gill-attachment": "adnexed",
+    };
+    const wood = { site: { substrate: ["stump"], growth: ["dense-cluster"] } };
+    const body = bodyOf(shank, { print: { laidAt: "2026-11-21T16:30:00+01:00" } });
+    expect(tests(answerTo([body, bodyOf(shank, { id: "B", age: "mature" })], wood)))
+      .to.include("read-spore-print")
+      .and.not.to.include("take-spore-print");
+  });
+
+  it("is nothing where the matter has ended", () => {
+    expect(tests(answerTo([bodyOf({ smell: "chemical" })]))).to.deep.equal([]);
+    expect(tests(answerTo([bodyOf(FIELD_MUSHROOM), OLDER], GRASS))).to.deep.equal([]);
+  });
+
+  it("names no test for a find that fits no sheet", () => {
+    expect(
+      tests(answerTo([bodyOf({ underside: "gills", "stem-texture": "chalk-brittle", "gill-texture": "brittle" })])),
+    ).to.deep.equal([]);
+  });
+
+  it("says of a danger that nothing here can settle which it is and why", () => {
+    const body = bodyOf(
+      { ...PALE_ON_GRASS, "stain-base": "none", smell: "mushroomy" },
+      { lifted: "whole", wear: ["cleaned"] },
+    );
+    const { cannotSettle } = answerTo(
+      [{ ...body, seen: [...(body.seen ?? []), { character: "base", states: ["plain"] }] }, OLDER],
+      GRASS,
+    ).next;
+    expect(cannotSettle.map((one) => one.sheet)).to.include("amanita-virosa");
+    expect(cannotSettle.map((one) => one.why).join()).to.match(/worn away/);
+  });
+
+  it("does what it promises: once a test was done and went as supposed, each danger it named is one mistake farther", () => {
+    const before = answerTo([bodyOf(PALE_ON_GRASS, { lifted: "standing" })], GRASS);
+    const lift = before.next.tests[0];
+    expect(lift?.test).to.equal("lift-base-whole");
+    const after = answerTo([bodyOf({ ...PALE_ON_GRASS, base: "plain" })], GRASS);
+    const at = (answer: Answer, sheet: string) =>
+      answer.dangers.find((danger) => danger.sheet === sheet)?.mistakes ?? -1;
+    for (const sheet of lift?.movesAway ?? []) expect(at(after, sheet)).to.equal(at(before, sheet) + 1);
+  });
+
+  it("adds up its minutes, waits once, and names only tests and dangers that exist", () => {
+    fc.assert(
+      fc.property(finds(), (find) => {
+        const { next, dangers } = assess(find, SHIPPED);
+        expect(next.minutes).to.be.closeTo(
+          next.tests.reduce((sum, test) => sum + test.minutes, 0),
+          1e-9,
+        );
+        expect(next.waitHours).to.equal(Math.max(0, ...next.tests.map((test) => test.waitHours)));
+        const known = new Set(dangers.map((danger) => danger.sheet));
+        for (const test of next.tests) {
+          expect(TEST_WORDS).to.have.property(test.test);
+          for (const sheet of test.movesAway) expect(known).to.include(sheet);
+          if (test.body !== undefined) expect(find.bodies.map((body) => body.id)).to.include(test.body);
+        }
+      }),
+      { numRuns: 120 },
+    );
+  });
+
+  it("has words for every test", () => {
+    for (const test of FIELD_TESTS) expect(TEST_WORDS).to.have.property(test.id);
+  });
+});
+
+describe("what is at stake", () => {
+  it("is, at the foot of a pale ringed one, both amanitas; once it was dug and seen, nothing", () => {
+    const before = assess(findOf([bodyOf(PALE_ON_GRASS, { lifted: "standing" })], GRASS), SHIPPED);
+    expect(before.atStake.base).to.include.members(["amanita-phalloides", "amanita-virosa"]);
+    const after = assess(findOf([bodyOf(FIELD_MUSHROOM), OLDER], GRASS), SHIPPED);
+    expect(after.atStake).to.deep.equal({});
+  });
+});
