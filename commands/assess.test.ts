@@ -12,6 +12,8 @@ const file = (name: string, content: unknown): string => {
 };
 const run = (parameters: string[], input?: string) =>
   spawnSync(process.execPath, ["--import", "tsx", "commands/assess.ts", ...parameters], {
+    // a program of its own: its coverage would be mixed into that of this run
+    env: { ...process.env, NODE_V8_COVERAGE: "" },
     encoding: "utf8",
     input,
   });

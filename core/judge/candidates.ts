@@ -1,5 +1,5 @@
 /** How a sought kind stands: whether it still fits, what its musts lack, what speaks against it. */
-import type { Clause, Must, Sheet } from "../knowledge/sheet.ts";
+import type { Clause, Sheet } from "../knowledge/sheet.ts";
 import type { RulesInForce } from "./condition.ts";
 import { agreementOf, pointOf } from "./contradictions.ts";
 import type { Look } from "./looks.ts";
@@ -118,9 +118,4 @@ function showsOn(clause: Clause, body: BodyScene): boolean {
   const { age } = body.body;
   if (clause.ages !== undefined && (age === undefined || !clause.ages.includes(age))) return false;
   return !isHidden(look, body.conditions);
-}
-
-/** Whether one must is confirmed by the find as it stands. */
-export function isMustConfirmed(must: Must, scene: Scene): boolean {
-  return must.ways.some((clauses) => clauses.every((clause) => isConfirmed(clause, scene, scene.bodies)));
 }

@@ -45,7 +45,8 @@ export interface Ruling {
   readonly conditions: readonly ConditionCode[];
 }
 
-const MISTAKES = ["nothing seen speaks against", "one mistake away", "two mistakes away", "three mistakes away"];
+const TOUCHES = "Nothing seen speaks against";
+const MISTAKES = [TOUCHES, "One mistake away", "Two mistakes away", "Three mistakes away"];
 const NAMED_DANGERS = 3;
 /** A print is read after some hours at the least (common practice). */
 export const PRINT_HOURS = 4;
@@ -118,18 +119,25 @@ const statusOn = (danger: DangerDistance, body: string) =>
 function dangersReason(dangers: readonly DangerDistance[], body?: string): Reason {
   const named = dangers.slice(0, NAMED_DANGERS).map(({ sheet, nearest, perBody }) => {
     const distance = body === undefined ? nearest : (perBody.find((one) => one.body === body) ?? nearest);
-    return distance.mistakes === 0
-      ? `nothing seen speaks against the ${sheet.names.common}`
-      : `the ${sheet.names.common} is ${MISTAKES[distance.mistakes] ?? `${distance.mistakes} soft points away`}${distance.mistakes > 1 && distance.status === "one-mistake" ? ", all of them soft" : ""}`;
+    return { name: `the ${sheet.names.common}`, away: awayWords(distance.mistakes, distance.status) };
+  });
+  const sentences = [...new Set(named.map((one) => one.away))].map((away) => {
+    const names = named.filter((one) => one.away === away).map((one) => one.name);
+    return away === TOUCHES ? `${TOUCHES} ${wordList(names)}.` : `${away}: ${wordList(names, "and")}.`;
   });
   const more = dangers.length - named.length;
-  const text = wordList([...named, ...(more > 0 ? [`${more} more stand`] : [])], "and");
   return {
     code: "dangers-stand",
-    text: `${text.charAt(0).toUpperCase()}${text.slice(1)}.`,
+    text: [...sentences, ...(more > 0 ? [`${more} more ${more === 1 ? "stands" : "stand"}.`] : [])].join(" "),
     sheets: dangers.map((danger) => danger.sheet.id),
     ...(body === undefined ? {} : { body }),
   };
+}
+
+function awayWords(mistakes: number, status: DangerDistance["status"]): string {
+  if (mistakes === 0) return TOUCHES;
+  const away = MISTAKES[mistakes] ?? `${mistakes} mistakes away`;
+  return mistakes > 1 && status === "one-mistake" ? `${away}, but by soft points alone` : away;
 }
 
 function holdReasons(judgement: Judgement, fitting: readonly Candidate[], answering: readonly Candidate[]): Reason[] {

@@ -176,8 +176,3 @@ export function tablesOf(table: AgeTable | undefined, ages: readonly Age[] | und
   if (table === undefined) return [];
   return (ages ?? AGES).map((age) => table[age]).filter((states) => states !== undefined);
 }
-
-/** A sheet's table for one character, or undefined where it says nothing of it. */
-export function tableOf(sheet: Sheet, character: CharacterId): AgeTable | undefined {
-  return sheet.characters[character];
-}

@@ -177,7 +177,7 @@ const PICTURE = 54;
 function BodyLine({ verdict, find }: { verdict: BodyVerdict; find: Find }) {
   const body = find.bodies.find((one) => one.id === verdict.body);
   if (body === undefined) return null;
-  const figure = figureOf(find, body, 0.01);
+  const figure = figureOf(find, body, 0);
   return (
     <Box
       component="li"

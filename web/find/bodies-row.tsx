@@ -18,7 +18,7 @@ const MOST_WIDTH = 330;
 const SPACE_BELOW = 10;
 
 export function BodiesRow({ find, chosen, onChoose, onAdd, height = 96, words = true }: BodiesRowProps) {
-  const drawn = find.bodies.map((body) => ({ body, figure: figureOf(find, body, 0.01) }));
+  const drawn = find.bodies.map((body) => ({ body, figure: figureOf(find, body, 0) }));
   drawn.sort((one, other) => sizeOf(one.body, one.figure.top) - sizeOf(other.body, other.figure.top));
   const tallest = Math.max(...drawn.map(({ figure }) => figure.top));
   const deepest = Math.min(...drawn.map(({ figure }) => figure.bottom));

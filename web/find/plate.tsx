@@ -15,7 +15,7 @@ interface PlateProps {
 
 const WIDTH = 360;
 const HEIGHT = 440;
-const MARGIN = { left: 14, right: 14, top: 16, bottom: 8 };
+const MARGIN = { top: 16, bottom: 8 };
 /** Where each label stands, as a share of the plate's height, and on which side. */
 const LABELS: readonly {
   readonly id: StationId;
@@ -31,15 +31,18 @@ const LABELS: readonly {
   { id: "nose", part: "nose", side: "right", at: 0.67 },
   { id: "print", part: "print", side: "right", at: 0.88 },
 ];
-const LABEL_SPACE = 74;
+/** The cap may be this wide, px of the plate, so that the labels beside it stay free. */
+const SPECIMEN_WIDTH = 232;
 
 export function Plate({ find, body, station }: PlateProps) {
   const navigate = useNavigate();
-  const figure = figureOf(find, body);
-  const room = { width: WIDTH - LABEL_SPACE * 1.55, height: HEIGHT - MARGIN.top - MARGIN.bottom };
-  const scale = Math.min(room.width / (figure.right - figure.left), room.height / (figure.top - figure.bottom));
-  const axis = WIDTH / 2 + 2;
-  const ground = MARGIN.top + figure.top * scale + (room.height - (figure.top - figure.bottom) * scale) * 0.45;
+  const bare = figureOf(find, body, 0);
+  const tall = HEIGHT - MARGIN.top - MARGIN.bottom;
+  const scale = Math.min(SPECIMEN_WIDTH / (bare.right - bare.left), tall / (bare.top - bare.bottom));
+  // the soil reaches from one edge of the plate to the other
+  const figure = figureOf(find, body, WIDTH / 2 / scale);
+  const axis = WIDTH / 2;
+  const ground = MARGIN.top + bare.top * scale + (tall - (bare.top - bare.bottom) * scale) * 0.5;
   const looked = (character: Parameters<typeof entryOf>[1]) => entryOf(body, character) !== undefined;
   return (
     <Box sx={{ position: "relative", width: "100%", maxWidth: WIDTH + 20, mx: "auto" }}>

@@ -152,7 +152,7 @@ const PICTURE = 62;
 function LogLine({ line, onRemove }: { line: Line; onRemove: () => void }) {
   const { find, verdict, onDeviceOnly } = line;
   const grown = find.bodies.find((body) => body.keep !== false) ?? find.bodies[0];
-  const figure = grown === undefined ? undefined : figureOf(find, grown, 0.01);
+  const figure = grown === undefined ? undefined : figureOf(find, grown, 0);
   const day =
     find.foundAt === undefined ? "" : new Date(find.foundAt).toLocaleDateString([], { day: "numeric", month: "short" });
   return (
