@@ -7,7 +7,7 @@ const BAD_INPUT = 2;
 
 function readJson(name: string): { value: unknown } | { fault: string } {
   try {
-    return { value: JSON.parse(readFileSync(name === "-" ? 0 : name, "utf8")) };
+    return { value: JSON.parse(readFileSync(name === "-" ? 0 : name, "utf8").replace(/^\uFEFF/, "")) };
   } catch (error) {
     return {
       fault:

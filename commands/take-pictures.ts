@@ -1,10 +1,12 @@
 /** `npm run pictures`: starts the application with the demo data in a database of its own and takes every kept picture. */
 import { spawn } from "node:child_process";
+import { rmSync } from "node:fs";
 import { fileURLToPath } from "node:url";
 import { type Browser, chromium, type Page } from "playwright-core";
 import { seasonFinds } from "../demo/season.ts";
 
 const FOLDER = process.env.PICTURES ?? fileURLToPath(new URL("../docs/screenshots", import.meta.url));
+const DATA_FOLDER = ".data/pictures";
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -61,8 +63,10 @@ async function touchOnPhone(page: Page): Promise<void> {
 
 /** Starts ./start in a data folder of its own; resolves with the address. */
 function startApplication(): Promise<{ address: string; stop: () => Promise<void> }> {
+  // a database of its own and a new one each time: the pictures touch what they show
+  rmSync(DATA_FOLDER, { recursive: true, force: true });
   const child = spawn("./start", {
-    env: { ...process.env, DATA_FOLDER: ".data/pictures" },
+    env: { ...process.env, DATA_FOLDER },
     stdio: ["ignore", "pipe", "inherit"],
   });
   const ended = new Promise<void>((resolve) => child.once("exit", () => resolve()));

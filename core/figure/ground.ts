@@ -8,7 +8,7 @@ const NEEDLE_TREES = new Set(["spruce", "pine", "fir", "larch", "douglas-fir", "
 /** The ground on both sides of the stem. @param reach how far it is drawn from the axis, cm */
 export function groundShapes(view: BodyView, reach: number): Shape[] {
   const shapes: Shape[] = [];
-  const gap = view.stemHalf * (view.rooted ? 1.12 : 2.6);
+  const gap = view.stemHalf * (view.rooted ? 1.12 : 2);
   const known: Shape["knowing"] = view.substrate.length === 0 ? "open" : "seen";
   const scale = reach / 8;
   const put = (steps: Shape["steps"], stroke: Shape["stroke"], pen: number, fill: Shape["fill"] = "none") =>

@@ -58,7 +58,6 @@ export function judge(find: Find, knowledge: Knowledge): Judgement {
   dangers.sort(
     (one, other) =>
       one.nearest.mistakes - other.nearest.mistakes ||
-      STATUSES.indexOf(one.status) - STATUSES.indexOf(other.status) ||
       other.likeliness - one.likeliness ||
       (one.sheet.id < other.sheet.id ? -1 : 1),
   );

@@ -98,7 +98,7 @@ const RULES: readonly Rule[] = [
     code: "chrome-at-the-foot",
     text: "Chrome yellow at once where the foot was nicked: the yellow stainer and its kin.",
     holds: ({ body }, sees) => {
-      const slow = body.looks.get("stain-base")?.speed === "slow";
+      const slow = (body.looks.get("stain-base")?.speed ?? body.looks.get("stain-speed")?.states.join()) === "slow";
       return isGilled(sees, body) && sees("stain-base", "chrome-yellow") && !slow;
     },
   },

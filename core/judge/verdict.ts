@@ -236,7 +236,7 @@ function onlyDangers({ dangers }: Judgement, fitting: readonly Candidate[]): Rea
       text: `Of all the sheets only ${wordList(
         fit.slice(0, NAMED_DANGERS).map((danger) => `the ${danger.sheet.names.common}`),
         "and",
-      )} fits.`,
+      )} ${fit.length === 1 ? "fits" : "fit"}.`,
       sheets: fit.map((danger) => danger.sheet.id),
     },
   ];

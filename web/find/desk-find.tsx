@@ -66,7 +66,7 @@ export function DeskFind({ onHelp, onBody, onAddBody, ...shown }: DeskFindProps)
             ))}
           </Box>
         </Box>
-        <Box sx={{ flex: 1, minWidth: 0, overflowY: "auto", px: 3.25, pt: 2.25 }}>
+        <Box key={station.id} sx={{ flex: 1, minWidth: 0, overflowY: "auto", px: 3.25, pt: 2.25 }}>
           <StationPanel {...shown} />
         </Box>
       </Box>

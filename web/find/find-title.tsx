@@ -10,9 +10,8 @@ export function FindTitle({ find, onChange }: { readonly find: Find; readonly on
       ? undefined
       : new Date(find.foundAt).toLocaleDateString([], { day: "numeric", month: "long" });
   const air = find.weather?.airTempC === undefined ? undefined : `${find.weather.airTempC} °C`;
-  const about = [day, find.place?.name, air, find.weather?.frostLastNight === true ? "frost" : undefined].filter(
-    (one) => one !== undefined,
-  );
+  const frost = find.weather?.frostLastNight === true ? "frost" : undefined;
+  const about = [day, air, frost, find.place?.name].filter((one) => one !== undefined);
   return (
     <Box>
       <InputBase
@@ -33,7 +32,17 @@ export function FindTitle({ find, onChange }: { readonly find: Find; readonly on
           "&.Mui-focused": { outline: `2px solid ${tone.ochre}` },
         }}
       />
-      <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem" }}>{about.join(" · ")}</Box>
+      <Box
+        sx={{
+          color: tone.inkSoft,
+          fontSize: "0.9375rem",
+          whiteSpace: "nowrap",
+          overflow: "hidden",
+          textOverflow: "ellipsis",
+        }}
+      >
+        {about.join(" · ")}
+      </Box>
     </Box>
   );
 }

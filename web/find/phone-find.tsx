@@ -22,7 +22,7 @@ export function PhoneFind({ onMove, onBody, onAddBody, ...shown }: PhoneFindProp
   return (
     <>
       <StationTabs findId={find.id} station={station.id} />
-      <Box sx={{ flex: 1, minHeight: 0, overflowY: "auto", px: 2.5 }}>
+      <Box key={station.id} sx={{ flex: 1, minHeight: 0, overflowY: "auto", px: 2.5 }}>
         <Box
           sx={{
             display: "flex",

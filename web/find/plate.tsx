@@ -31,6 +31,7 @@ const LABELS: readonly {
   { id: "nose", part: "nose", side: "right", at: 0.67 },
   { id: "print", part: "print", side: "right", at: 0.88 },
 ];
+const LABEL_WIDTH = 58;
 /** The cap may be this wide, px of the plate, so that the labels beside it stay free. */
 const SPECIMEN_WIDTH = 232;
 
@@ -58,7 +59,7 @@ export function Plate({ find, body, station }: PlateProps) {
         </g>
         {LABELS.filter((label) => label.id !== "print").map(({ id, part, side, at }) => {
           const [x, y] = figure.anchors[part];
-          const from = side === "left" ? 66 : WIDTH - 66;
+          const from = side === "left" ? LABEL_WIDTH : WIDTH - LABEL_WIDTH;
           return (
             <line
               key={id}
@@ -89,7 +90,7 @@ export function Plate({ find, body, station }: PlateProps) {
               textAlign: side,
               p: 0.5,
               border: 0,
-              bgcolor: "transparent",
+              bgcolor: tone.bone,
               font: "inherit",
               color: tone.ink,
               cursor: "pointer",
