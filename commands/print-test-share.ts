@@ -12,7 +12,7 @@ for (const name of files) {
   const count = readFileSync(name, "utf8")
     .split("\n")
     .filter((line) => line.trim() !== "").length;
-  lines[/\.test\.tsx?$|^e2e\/|\/testing\//.test(name) ? "tests" : "code"] += count;
+  lines[/\.test\.tsx?$|^e2e\/|\/tests\//.test(name) ? "tests" : "code"] += count;
 }
 const all = lines.tests + lines.code;
 process.stdout.write(

@@ -11,7 +11,7 @@ const importsOf = (name: string) =>
   [...readFileSync(name, "utf8").matchAll(/from "([^"]+)"|import\("([^"]+)"\)/g)].map(
     (match) => match[1] ?? match[2] ?? "",
   );
-const isTest = (name: string) => /\.test\.tsx?$|\/testing\//.test(name);
+const isTest = (name: string) => /\.test\.tsx?$|\/tests\//.test(name);
 
 /** Who may not know whom: knowledge, then core, then server or web, never back. */
 const FORBIDDEN: readonly [string, RegExp][] = [

@@ -1,7 +1,7 @@
 /** The real application for browser tests: the real server on a database of its own, and Debian's Chromium. */
 import { type ChildProcess, spawn } from "node:child_process";
 import { type Browser, type BrowserContext, chromium, type Page } from "playwright-core";
-import { type Scratch, scratchDatabase } from "../server/testing/scratch-database.ts";
+import { type Scratch, scratchDatabase } from "../server/tests/scratch-database.ts";
 
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844 };

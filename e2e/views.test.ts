@@ -80,6 +80,49 @@ describe("the views", () => {
     await context.close();
   });
 
+  it("answer in the browser's worker exactly as the server does, for every find of the season", async () => {
+    const { page, context } = await application.open();
+    for (const find of seasonFinds()) {
+      const response = await page.request.post(`${application.address}/api/assess`, { data: find });
+      const answer = (await response.json()) as {
+        verdict: "leave" | "hold" | "basket";
+        dangers: { sheet: string; mistakes: number }[];
+      };
+      await page.goto(`${application.address}/decide/${find.id}`);
+      await untilVerdict(page, answer.verdict);
+      for (const danger of answer.dangers)
+        expect(await mistakesTo(page, danger.sheet), `${find.label}: ${danger.sheet}`).to.equal(danger.mistakes);
+    }
+    await context.close();
+  });
+
+  it("ask for nothing beyond this machine", async () => {
+    const { page, context } = await application.open();
+    const foreign: string[] = [];
+    page.on("request", (request) => {
+      if (!request.url().startsWith(application.address) && !/^(blob|data):/.test(request.url()))
+        foreign.push(request.url());
+    });
+    await page.goto(`${application.address}/find/${idOf("pale one")}/foot`);
+    await untilVerdict(page, "hold");
+    await page.waitForLoadState("networkidle");
+    expect(foreign).to.deep.equal([]);
+    await context.close();
+  });
+
+  it("hold when the judge cannot be had", async () => {
+    const { page, context } = await application.open();
+    await page.route(/judge\.worker/, (route) =>
+      route.fulfill({ contentType: "text/javascript", body: "throw new Error('broken')" }),
+    );
+    await page.goto(`${application.address}/decide/${idOf("white ones in an arc")}`);
+    await page.locator('[data-verdict="hold"]').first().waitFor();
+    await page.goto(`${application.address}/find/${idOf("white ones in an arc")}/foot`);
+    await page.locator('[data-verdict="hold"]').first().waitFor();
+    expect(await page.locator('[data-verdict="basket"]').count()).to.equal(0);
+    await context.close();
+  });
+
   it("put a find away and bring it back", async () => {
     const { page, context } = await application.open();
     await page.goto(`${application.address}/log`);

@@ -3,7 +3,7 @@ import { newFind } from "@jittery-cap/core";
 import { expect } from "chai";
 import request from "supertest";
 import { uuidv7 as uuid } from "uuidv7";
-import { type Scratch, scratchDatabase } from "./testing/scratch-database.ts";
+import { type Scratch, scratchDatabase } from "./tests/scratch-database.ts";
 
 const AT = "2026-09-14T10:20:00+02:00";
 

@@ -1,7 +1,8 @@
 /** Stem, ring and foot: skin on the left, section on the right. */
-import { type PlacedCap, undersideLine } from "./cap.ts";
+import type { PlacedCap } from "./cap.ts";
 import { footProfile, heightAt, sacProfile } from "./profiles.ts";
 import { type Ink, line, mirrored, type Point2, type Shape, type Step, scatter, smooth } from "./shapes.ts";
+import { undersideLine } from "./underside.ts";
 import type { BodyView } from "./view.ts";
 
 /** Where a ring sits, as a share of the stem's height. */

@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { finds } from "../testing/arbitraries.ts";
-import { bodyOf, findOf } from "../testing/build.ts";
+import { finds } from "../tests/arbitraries.ts";
+import { bodyOf, findOf } from "../tests/build.ts";
 import { canonicalFind, canonicalJson } from "./canonical.ts";
 import { applyChange, applyEdits, type Change, newFind, nextBodyId } from "./edits.ts";
 import type { Entry } from "./entry.ts";

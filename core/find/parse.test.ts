@@ -2,7 +2,7 @@ import { Ajv2020 } from "ajv/dist/2020.js";
 import addFormats from "ajv-formats";
 import { expect } from "chai";
 import fc from "fast-check";
-import { finds } from "../testing/arbitraries.ts";
+import { finds } from "../tests/arbitraries.ts";
 import { findJsonSchema } from "./json-schema.ts";
 import { parseFind, parseFinds } from "./parse.ts";
 import { TAXON_IDS } from "./taxa.ts";

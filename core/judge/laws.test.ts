@@ -5,8 +5,8 @@ import type { Entry } from "../find/entry.ts";
 import type { Body, Find } from "../find/schema.ts";
 import { WEARS } from "../find/vocabulary.ts";
 import { shelve } from "../knowledge/knowledge.ts";
-import { finds, shelves, typicalFind, withoutEntry } from "../testing/arbitraries.ts";
-import { SHIPPED } from "../testing/shipped.ts";
+import { finds, shelves, typicalFind, withoutEntry } from "../tests/arbitraries.ts";
+import { SHIPPED } from "../tests/shipped.ts";
 import { inheritedLooks, sceneOf } from "./scene.ts";
 import { VERDICTS } from "./verdict.ts";
 

@@ -2,7 +2,7 @@
 import { expect } from "chai";
 import type { Body, Find } from "../find/schema.ts";
 import { CHARACTERS, definitionOf } from "../find/vocabulary.ts";
-import { bodyOf, findOf, type Seen } from "../testing/build.ts";
+import { bodyOf, findOf, type Seen } from "../tests/build.ts";
 import { COLD_BELOW_C, canHide, DROUGHT_DAYS, HOURS_UNTIL_STALE, isHidden, MASKS, masksInForce } from "./masks.ts";
 import { sceneOf } from "./scene.ts";
 

@@ -1,6 +1,6 @@
 import { expect } from "chai";
-import { bodyOf, findOf, type Seen } from "../testing/build.ts";
-import { SHIPPED } from "../testing/shipped.ts";
+import { bodyOf, findOf, type Seen } from "../tests/build.ts";
+import { SHIPPED } from "../tests/shipped.ts";
 import { likeliness } from "./ranking.ts";
 import { sceneOf } from "./scene.ts";
 

@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import type { Body } from "../find/schema.ts";
-import { answerTo, bodyOf, findOf, mistakesTo, type Seen, seen } from "../testing/build.ts";
+import { answerTo, bodyOf, findOf, mistakesTo, type Seen, seen } from "../tests/build.ts";
 import { inheritedLooks, ONCE_ONLY, sceneOf, undoesQuickLook } from "./scene.ts";
 
 const REFERENCE: Seen = {

@@ -4,9 +4,9 @@
  */
 import { expect } from "chai";
 import { assess } from "../assess.ts";
-import { typicalFind } from "../testing/arbitraries.ts";
-import { answerTo, bodyOf, FIELD_MUSHROOM, GRASS, mistakesTo, OLDER, PALE_ON_GRASS, seen } from "../testing/build.ts";
-import { SHIPPED } from "../testing/shipped.ts";
+import { typicalFind } from "../tests/arbitraries.ts";
+import { answerTo, bodyOf, FIELD_MUSHROOM, GRASS, mistakesTo, OLDER, PALE_ON_GRASS, seen } from "../tests/build.ts";
+import { SHIPPED } from "../tests/shipped.ts";
 import { candidateOf } from "./candidates.ts";
 import { DEFAULT_RULES } from "./condition.ts";
 import { sceneOf } from "./scene.ts";

@@ -2,9 +2,9 @@ import { expect } from "chai";
 import fc from "fast-check";
 import { type Answer, assess } from "../assess.ts";
 import type { Body, Find } from "../find/schema.ts";
-import { finds, typicalFind } from "../testing/arbitraries.ts";
-import { answerTo, bodyOf, FIELD_MUSHROOM, findOf, GRASS, mistakesTo, OLDER, seen } from "../testing/build.ts";
-import { SHIPPED } from "../testing/shipped.ts";
+import { finds, typicalFind } from "../tests/arbitraries.ts";
+import { answerTo, bodyOf, FIELD_MUSHROOM, findOf, GRASS, mistakesTo, OLDER, seen } from "../tests/build.ts";
+import { SHIPPED } from "../tests/shipped.ts";
 import { CONDITION_WORDS } from "./verdict.ts";
 
 const codes = (answer: Answer) => answer.reasons.map((reason) => reason.code);

@@ -2,7 +2,7 @@ import { readRawSheets } from "@jittery-cap/shelf";
 import { expect } from "chai";
 import { registeredTier } from "../find/taxa.ts";
 import { CHARACTER_IDS, definitionOf } from "../find/vocabulary.ts";
-import { SHIPPED } from "../testing/shipped.ts";
+import { SHIPPED } from "../tests/shipped.ts";
 import { compileSheets, shelve } from "./knowledge.ts";
 import { tablesOf } from "./sheet.ts";
 

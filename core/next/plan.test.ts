@@ -1,9 +1,9 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import { type Answer, assess } from "../assess.ts";
-import { finds } from "../testing/arbitraries.ts";
-import { answerTo, bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER, PALE_ON_GRASS } from "../testing/build.ts";
-import { SHIPPED } from "../testing/shipped.ts";
+import { finds } from "../tests/arbitraries.ts";
+import { answerTo, bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER, PALE_ON_GRASS } from "../tests/build.ts";
+import { SHIPPED } from "../tests/shipped.ts";
 import { FIELD_TESTS, TEST_WORDS } from "./field-tests.ts";
 
 const tests = (answer: Answer) => answer.next.tests.map((test) => test.test);

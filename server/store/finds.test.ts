@@ -3,7 +3,7 @@ import { expect } from "chai";
 import { QueryTypes } from "sequelize";
 import { uuidv7 as uuid } from "uuidv7";
 import { loadDemo } from "../demo.ts";
-import { type Scratch, scratchDatabase } from "../testing/scratch-database.ts";
+import { type Scratch, scratchDatabase } from "../tests/scratch-database.ts";
 import { DAYS_UNTIL_PURGED, FindStore, type Written } from "./finds.ts";
 import { LOCAL_PERSON } from "./local-person.ts";
 import { migrate, migrationsOf } from "./migrate.ts";

@@ -4,9 +4,8 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { tone } from "../theme/tokens.ts";
 import { DangerRow } from "./danger-row.tsx";
-import { VERDICT_WORDS } from "./verdict-words.ts";
-
-type AnswerState = "fresh" | "working" | "failed";
+import { ScrollRegion } from "./scroll-region.tsx";
+import { type AnswerState, shownVerdict, VERDICT_WORDS } from "./verdict-words.ts";
 
 interface DarkHalfProps {
   readonly answer: Answer | undefined;
@@ -29,7 +28,7 @@ export function nearAndFar(answer: Answer): { near: Answer["dangers"]; far: Answ
 /** The first reason; for a basket what has to happen first, since that is the more urgent to read. */
 function sentence(answer: Answer | undefined, state: AnswerState): string | undefined {
   if (state === "failed") return "The answer could not be worked out on this device. Until it can, this is held.";
-  if (answer === undefined) return "Working it out";
+  if (answer === undefined || state === "working") return "Working it out.";
   const [condition] = answer.conditions ?? [];
   return condition === undefined
     ? answer.reasons[0]?.text
@@ -37,8 +36,7 @@ function sentence(answer: Answer | undefined, state: AnswerState): string | unde
 }
 
 export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
-  const failed = state === "failed" || answer === undefined;
-  const word = state === "failed" ? "Hold" : answer === undefined ? "…" : VERDICT_WORDS[answer.verdict];
+  const verdict = shownVerdict(answer, state);
   const { near, far } = answer === undefined ? { near: [], far: [] } : nearAndFar(answer);
   const within = answer?.dangers.filter((danger) => danger.mistakes < NEAR).length ?? 0;
   return (
@@ -74,11 +72,11 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
           variant="h1"
           role="status"
           aria-live="polite"
-          data-verdict={failed ? "hold" : answer?.verdict}
+          data-verdict={verdict}
           data-state={state}
           sx={{ fontSize: { xs: "1.9rem", md: "3rem" }, opacity: state === "working" ? 0.75 : 1 }}
         >
-          {word}
+          {VERDICT_WORDS[verdict]}
         </Typography>
         <Box sx={{ display: { xs: "block", md: "none" }, color: tone.onDarkSoft, fontSize: "0.9375rem" }}>
           {answer?.dangers.length ?? 0} dangers, {within} near
@@ -91,25 +89,13 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
           pt: 0.75,
           pb: { xs: 0.5, md: 1.5 },
           color: tone.onDarkSoft,
-          display: { xs: answer?.verdict === "hold" ? "none" : "block", md: "block" },
+          display: { xs: verdict === "hold" && state !== "failed" ? "none" : "block", md: "block" },
           flex: "none",
         }}
       >
         {sentence(answer, state)}
       </Typography>
-      <Box
-        component="section"
-        aria-label="Distances"
-        tabIndex={0}
-        sx={{
-          flex: 1,
-          minHeight: 0,
-          overflowY: "auto",
-          overflowX: "visible",
-          pl: { md: 1.5 },
-          ml: { md: -1.5 },
-        }}
-      >
+      <ScrollRegion label="Distances" sx={{ pl: { md: 1.5 }, ml: { md: -1.5 } }}>
         <Box
           component="ul"
           aria-label="Dangers, nearest first"
@@ -141,7 +127,7 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
             </Box>
           )}
         </Box>
-      </Box>
+      </ScrollRegion>
       <Box
         aria-live="polite"
         data-testid="last-move"

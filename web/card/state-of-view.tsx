@@ -21,7 +21,11 @@ export function StateOfView({ view, status }: StateOfViewProps) {
           <Trail view={view} />
           <Box sx={{ p: { xs: 2.5, md: 3.5 } }}>
             <Typography variant="h2" component="h1">
-              {missing ? "There is no such find here" : "Fetching the find"}
+              {missing
+                ? "There is no such find here"
+                : status === "open"
+                  ? "Working out the answer"
+                  : "Fetching the find"}
             </Typography>
             {missing && (
               <Typography sx={{ pt: 1 }}>
@@ -39,7 +43,7 @@ export function StateOfView({ view, status }: StateOfViewProps) {
           <Typography variant="h1" component="p" data-verdict="hold">
             Hold
           </Typography>
-          <Typography sx={{ color: tone.onDarkSoft, pt: 1 }}>Nothing has been looked at yet.</Typography>
+          <Typography sx={{ color: tone.onDarkSoft, pt: 1 }}>Until there is an answer, this is held.</Typography>
         </Box>
       }
     />

@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
+import { ScrollRegion } from "../card/scroll-region.tsx";
 import { SplitCard } from "../card/split-card.tsx";
 import { StateOfView } from "../card/state-of-view.tsx";
 import { Trail } from "../card/trail.tsx";
@@ -19,7 +20,8 @@ export function DecideView() {
   const { status, find, answer, answerState, open } = useFind();
   const [chosen, setChosen] = useState<string>();
   useEffect(() => void open(id), [id, open]);
-  if (status !== "open" || find === undefined || answer === undefined || answerState === "failed")
+  // an answer to another state of the record is no answer here
+  if (status !== "open" || find === undefined || answer === undefined || answerState !== "fresh")
     return <StateOfView view="decide" status={status} />;
   return (
     <SplitCard
@@ -28,19 +30,7 @@ export function DecideView() {
       light={
         <>
           <Trail view="decide" findId={find.id} />
-          <Box
-            component="section"
-            aria-label="The answer"
-            tabIndex={0}
-            sx={{
-              flex: 1,
-              minHeight: 0,
-              overflowY: "auto",
-              px: { xs: 2.5, md: 3.5 },
-              pt: { xs: 2, md: 3 },
-              pb: 3,
-            }}
-          >
+          <ScrollRegion label="The answer" sx={{ px: { xs: 2.5, md: 3.5 }, pt: { xs: 2, md: 3 }, pb: 3 }}>
             <Typography
               variant="h1"
               component="h1"
@@ -59,7 +49,7 @@ export function DecideView() {
               Sheets of edition {answer.edition}. The answer knows only the kinds on this shelf, and gives no leave to
               eat anything.
             </Typography>
-          </Box>
+          </ScrollRegion>
         </>
       }
       dark={<EvidenceBoard answer={answer} chosen={chosen} onChoose={setChosen} />}

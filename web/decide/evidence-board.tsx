@@ -3,6 +3,7 @@ import { type Answer, FAMILIES, FAMILY_WORDS, type Family } from "@jittery-cap/c
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import { distanceWords } from "../card/distance-words.ts";
+import { ScrollRegion } from "../card/scroll-region.tsx";
 import { tone } from "../theme/tokens.ts";
 import { DangerDetail } from "./danger-detail.tsx";
 import { Mark, type MarkKind } from "./mark.tsx";
@@ -53,12 +54,7 @@ export function EvidenceBoard({ answer, chosen, onChoose }: EvidenceBoardProps) 
       >
         What speaks against each danger
       </Box>
-      <Box
-        component="section"
-        aria-label="Evidence"
-        tabIndex={0}
-        sx={{ overflow: "auto", flex: 1, minHeight: 0, pb: 2 }}
-      >
+      <ScrollRegion label="Evidence" sx={{ pb: 2 }}>
         <Box component="table" sx={{ borderCollapse: "collapse", mx: { xs: 2.5, md: 3 }, mt: 1, tableLayout: "fixed" }}>
           <thead>
             <tr>
@@ -161,7 +157,7 @@ export function EvidenceBoard({ answer, chosen, onChoose }: EvidenceBoardProps) 
           <span>empty: not looked at</span>
         </Box>
         {current !== undefined && <DangerDetail danger={current} />}
-      </Box>
+      </ScrollRegion>
     </>
   );
 }

@@ -2,6 +2,7 @@
 import { type Answer, applyChange, type Change, type Edit, type Find, newFind } from "@jittery-cap/core";
 import { uuidv7 } from "uuidv7";
 import { create } from "zustand";
+import type { AnswerState } from "../card/verdict-words.ts";
 import { readFind, type Stored } from "../device/api.ts";
 import { device, waitingFor } from "../device/device.ts";
 import { type Delivery, deliver, keepEdit, keepNewFind, onDelivery } from "../device/outbox.ts";
@@ -14,9 +15,6 @@ interface Step {
   readonly change: Change;
   readonly inverse: Change;
 }
-
-/** The answer on the screen: fresh, still being worked out after a touch, or not to be had (then it is hold). */
-export type AnswerState = "fresh" | "working" | "failed";
 
 interface FindState {
   readonly status: "none" | "loading" | "open" | "missing";

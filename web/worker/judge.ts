@@ -3,14 +3,44 @@ import type { Answer, Find } from "@jittery-cap/core";
 import { type Remote, wrap } from "comlink";
 import type { JudgeWorker } from "./judge.worker.ts";
 
-let remote: Remote<JudgeWorker> | undefined;
+/** A judge that says nothing for so long is taken for dead: the screen then says hold. */
+const ANSWER_WITHIN_MS = 8000;
 
-function worker(): Remote<JudgeWorker> {
-  remote ??= wrap<JudgeWorker>(new Worker(new URL("./judge.worker.ts", import.meta.url), { type: "module" }));
-  return remote;
+interface Judge {
+  readonly remote: Remote<JudgeWorker>;
+  /** Never resolves; rejects when the worker breaks down. */
+  readonly broken: Promise<never>;
+  readonly dismiss: () => void;
 }
 
-/** The answer to a find. Rejects where the worker cannot judge; the caller then holds. */
-export function askJudge(find: Find): Promise<Answer> {
-  return worker().assess(find);
+let judge: Judge | undefined;
+
+function hireJudge(): Judge {
+  const worker = new Worker(new URL("./judge.worker.ts", import.meta.url), { type: "module" });
+  const broken = new Promise<never>((_resolve, reject) => {
+    worker.addEventListener("error", () => reject(new Error("the judge broke down")));
+    worker.addEventListener("messageerror", () => reject(new Error("the judge could not be understood")));
+  });
+  // a breakdown while nobody is asking is met by the next question
+  broken.catch(() => undefined);
+  return { remote: wrap<JudgeWorker>(worker), broken, dismiss: () => worker.terminate() };
+}
+
+/** The answer to a find. Rejects where the judge cannot be had in time; the caller then holds. The next ask tries anew. */
+export async function askJudge(find: Find): Promise<Answer> {
+  judge ??= hireJudge();
+  const asked = judge;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const tooLate = new Promise<never>((_resolve, reject) => {
+    timer = setTimeout(() => reject(new Error("the judge did not answer")), ANSWER_WITHIN_MS);
+  });
+  try {
+    return await Promise.race([asked.remote.assess(find), asked.broken, tooLate]);
+  } catch (error) {
+    asked.dismiss();
+    if (judge === asked) judge = undefined;
+    throw error;
+  } finally {
+    clearTimeout(timer);
+  }
 }
