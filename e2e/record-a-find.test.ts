@@ -246,4 +246,72 @@ describe("recording a find in the browser", () => {
     await one.context.close();
     await two.context.close();
   });
+
+  it("changed on two devices can be kept as two finds: nothing of either is lost", async () => {
+    const one = await application.open();
+    const two = await application.open();
+    await newFind(one.page);
+    await tell(one.page, "age", "young");
+    await untilSaved(one.page);
+    const address = one.page.url();
+    await two.page.goto(address);
+    await tell(two.page, "larvae", "riddled");
+    await untilSaved(two.page);
+    await tell(one.page, "firmness", "firm");
+    await one.page.getByRole("button", { name: "Keep mine as a find of its own" }).click();
+    await one.page.waitForURL((url) => url.href !== address);
+    await untilSaved(one.page);
+    expect(JSON.stringify((await storedFind(application, one.page)).bodies))
+      .to.contain('"firm"')
+      .and.not.to.contain("riddled");
+    expect(JSON.stringify((await storedFind(application, two.page)).bodies))
+      .to.contain("riddled")
+      .and.not.to.contain('"firm"');
+    await one.context.close();
+    await two.context.close();
+  });
+
+  it("takes sizes as numbers, refuses what is none, and lays a print that holds the find", async () => {
+    const { page, context } = await application.open();
+    await newFind(page);
+    const cap = page.getByLabel("cap across, cm");
+    await cap.fill("8,5");
+    await cap.blur();
+    await untilSaved(page);
+    expect(JSON.stringify((await storedFind(application, page)).bodies)).to.contain('"capCm":8.5');
+    await page.getByLabel("cap across, cm").fill("-3");
+    await page.getByLabel("cap across, cm").blur();
+    await page
+      .getByRole("alert")
+      .getByText(/bodies\[0\]\.measures\.capCm: must be more than 0/)
+      .waitFor();
+    await station(page, "Print");
+    await tell(page, "print", "laid");
+    await page.getByText(/No print is no result, never a pass/).waitFor();
+    await page.getByRole("link", { name: "Decide" }).click();
+    await page.locator('[data-reason="print-pending"]').waitFor();
+    await context.close();
+  });
+
+  it("records that something could not be looked at, and why, without making a state of it", async () => {
+    const { page, context } = await application.open();
+    await newFind(page);
+    await station(page, "Foot");
+    const base = page.locator('[data-character="base"]');
+    await base.getByRole("button", { name: "could not look" }).click();
+    await page.getByRole("menuitem", { name: "base left in the ground" }).click();
+    await base.getByRole("button", { name: "not looked: base left in the ground" }).waitFor();
+    await untilSaved(page);
+    expect(JSON.stringify((await storedFind(application, page)).bodies)).to.contain(
+      '"unseen":"base left in the ground"',
+    );
+    await base.getByRole("button", { name: "cannot tell" }).click();
+    await untilSaved(page);
+    expect(JSON.stringify((await storedFind(application, page)).bodies))
+      .to.contain('"unseen":"cannot tell"')
+      .and.not.to.contain('"states"');
+    await page.keyboard.press("?");
+    await page.getByRole("dialog").getByText("none, I looked").waitFor();
+    await context.close();
+  });
 });
