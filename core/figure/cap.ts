@@ -31,7 +31,6 @@ const pigment = (stroke: Stroke, otherwise: Ink): Ink =>
 /** All shapes of the cap. */
 export function capShapes(view: BodyView, cap: PlacedCap): Shape[] {
   const { profile } = cap;
-  const half = view.stemHalf;
   const colour = view.of("cap-colour");
   const told = view.of("cap-shape").knowing === "open" ? colour.knowing : view.of("cap-shape").knowing;
   // a cap's outline is soft evidence at best: hatching is kept for what a mask makes worthless and matters
@@ -40,21 +39,7 @@ export function capShapes(view: BodyView, cap: PlacedCap): Shape[] {
   const under = undersideLine(view, cap);
   const shapes: Shape[] = [];
 
-  const left = mirrored(profile);
-  const rim = mirrored(rimLine(view, cap));
-  shapes.push({
-    part: "cap",
-    steps: [...smooth(left), ...smooth(rim).slice(1), ["L", 0, profile[0]?.[1] ?? 0], ["Z"]],
-    fill: skin,
-    stroke: "none",
-    pen: 0,
-    knowing: "seen",
-  });
-  shapes.push(...shade(view, cap, left));
-  shapes.push(...centreColour(view, cap));
-  shapes.push(...surface(view, cap));
-  shapes.push({ part: "cap", steps: smooth(left), fill: "none", stroke: "line", pen: 1.3, knowing: known });
-  shapes.push({ part: "cap", steps: smooth(rim), fill: "none", stroke: "line", pen: 0.9, knowing: known });
+  shapes.push(...(isHollowed(cap) ? funnelSkin(view, cap, under, skin, known) : domeSkin(view, cap, skin, known)));
 
   const flesh: Point2[] = [...profile, ...[...under].reverse()];
   const tint = view.first("stain-cut");
@@ -97,13 +82,88 @@ export function capShapes(view: BodyView, cap: PlacedCap): Shape[] {
     part: "cut",
     steps: [
       ["M", 0, profile[0]?.[1] ?? 0],
-      ["L", 0, cap.edge - half],
+      ["L", 0, cap.edge - view.stemHalf],
     ],
     fill: "none",
     stroke: "faint",
     pen: 0.7,
     knowing: "seen",
   });
+  return shapes;
+}
+
+/** Whether the middle lies lower than the edge: then one sees the outside of a funnel, and not its skin. */
+function isHollowed({ profile }: PlacedCap): boolean {
+  return (profile[0]?.[1] ?? 0) < (profile.at(-1)?.[1] ?? 0);
+}
+
+/** A domed cap from outside: its skin down to the rim. */
+function domeSkin(view: BodyView, cap: PlacedCap, skin: Ink, known: Shape["knowing"]): Shape[] {
+  const left = mirrored(cap.profile);
+  const rim = mirrored(rimLine(view, cap));
+  const outline = { part: "cap", fill: "none", stroke: "line", knowing: known } as const;
+  return [
+    {
+      part: "cap",
+      steps: [...smooth(left), ...smooth(rim).slice(1), ["L", 0, cap.profile[0]?.[1] ?? 0], ["Z"]],
+      fill: skin,
+      stroke: "none",
+      pen: 0,
+      knowing: "seen",
+    },
+    ...shade(view, cap, left),
+    ...centreColour(view, cap),
+    ...surface(view, cap),
+    { ...outline, steps: smooth(left), pen: 1.3 },
+    { ...outline, steps: smooth(rim), pen: 0.9 },
+  ];
+}
+
+/** A funnel from outside: its rim at the top, and folds that run down into the stem. */
+function funnelSkin(
+  view: BodyView,
+  { profile }: PlacedCap,
+  under: readonly Point2[],
+  skin: Ink,
+  known: Shape["knowing"],
+): Shape[] {
+  const rimHeight = Math.max(...profile.map(([, y]) => y));
+  const tip = profile.at(-1) ?? [view.radius, rimHeight];
+  const rim: Point2[] = [
+    [0, rimHeight + view.radius * 0.05],
+    [-tip[0] * 0.5, rimHeight + view.radius * 0.03],
+    [-tip[0] * 0.97, rimHeight - view.radius * 0.02],
+    [-tip[0], tip[1]],
+  ];
+  const outside = mirrored(under.filter(([x]) => x >= view.stemHalf)).reverse();
+  const foot = outside.at(-1) ?? [-view.stemHalf, 0];
+  const sunk = foot[1] - view.radius * 0.09;
+  const below = view.of("underside-colour").states[0] ?? view.of("gill-colour").states[0];
+  const shapes: Shape[] = [
+    {
+      part: "cap",
+      steps: [...smooth(rim), ...smooth(outside).slice(1), ["L", foot[0], sunk], ["L", 0, sunk], ["Z"]],
+      fill: below === undefined ? skin : `pigment:${below}`,
+      stroke: "none",
+      pen: 0,
+      knowing: "seen",
+    },
+  ];
+  for (const share of [0.15, 0.35, 0.55, 0.75, 0.92]) {
+    const top: Point2 = [-tip[0] * share, rimHeight - view.radius * 0.04];
+    const down: Point2 = [-view.stemHalf * share, foot[1] - view.radius * 0.15];
+    const bend: Point2 = [(top[0] + down[0] * 2.2) / 3.2, (top[1] + down[1]) / 2];
+    shapes.push({
+      part: "under",
+      steps: smooth([top, bend, down]),
+      fill: "none",
+      stroke: "line",
+      pen: 0.45,
+      knowing: view.of("underside").knowing,
+    });
+  }
+  const outline = { part: "cap", fill: "none", stroke: "line", knowing: known } as const;
+  shapes.push({ ...outline, steps: smooth(rim), pen: 1.3 }, { ...outline, steps: smooth(outside), pen: 1.1 });
   return shapes;
 }
 

@@ -13,10 +13,10 @@ const widthAt = (view: BodyView, share: number): number => view.stemHalf * (1.1 
 
 /** The right outline, from where the stem goes into the cap down to the ground. */
 function side(view: BodyView, cap: PlacedCap): Point2[] {
-  const top = Math.max(cap.edge, heightAt(undersideLine(view, cap), view.stemHalf)) + view.radius * 0.02;
+  const top = heightAt(undersideLine(view, cap), view.stemHalf) + view.radius * 0.02;
   return [
     [widthAt(view, 1), top],
-    ...[1, 0.75, 0.5, 0.25, 0].map((share): Point2 => [widthAt(view, share), cap.edge * share]),
+    ...[1, 0.75, 0.5, 0.25, 0].map((share): Point2 => [widthAt(view, share), Math.min(cap.edge, top) * share]),
   ];
 }
 
@@ -85,7 +85,7 @@ export function stemShapes(view: BodyView, cap: PlacedCap): Shape[] {
 function inside(view: BodyView, cap: PlacedCap): Shape[] {
   const { states, knowing } = view.of("stem-inside");
   const core = view.stemHalf * 0.45;
-  const top = cap.edge * 0.96;
+  const top = Math.min(cap.edge, heightAt(undersideLine(view, cap), view.stemHalf)) * 0.96;
   switch (states[0]) {
     case "hollow":
       return [

@@ -23,7 +23,9 @@ const DEPTH: Readonly<Record<string, number>> = { gills: 0.2, ridges: 0.06, pore
 export function underShapes(view: BodyView, cap: PlacedCap, under: readonly Point2[]): Shape[] {
   const kind = view.of("underside");
   const name = kind.states[0];
-  if (name === "enclosed") return [];
+  // a closed ball shows nothing of its gills until somebody has cut it and looked
+  const closed = view.age === "egg" || view.age === "button";
+  if (name === "enclosed" || (closed && name === undefined)) return [];
   const colour =
     name === "pores"
       ? view.of("pore-colour")
