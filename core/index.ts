@@ -29,5 +29,7 @@ export {
 } from "./judge/verdict.ts";
 export * from "./knowledge/knowledge.ts";
 export * from "./knowledge/sheet.ts";
+export { compareSheets, type Difference } from "./next/compare.ts";
 export { testWords } from "./next/field-tests.ts";
+export { type IfWrong, ifWrong, type Nearer } from "./next/if-wrong.ts";
 export type { CannotSettle, Plan, PlannedTest } from "./next/plan.ts";

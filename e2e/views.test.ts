@@ -65,6 +65,11 @@ describe("the views", () => {
     await untilVerdict(page, "hold");
     await page.locator('[data-reason="print-pending"]').waitFor();
     await page.getByRole("button", { name: /^funeral bell, 1 mistake away/ }).click();
+    await page
+      .getByTestId("if-wrong")
+      .getByText(/^If the .* were wrong/)
+      .first()
+      .waitFor();
     const detail = page.getByTestId("danger-detail");
     expect(await detail.textContent())
       .to.match(/Against it\..*velvety/s)

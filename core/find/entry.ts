@@ -66,3 +66,9 @@ export const entrySchema: z.ZodType<Entry, Entry> = z
         `${entry.character} has one state at a time; two can only be alternatives, with "sure": false`,
       );
   });
+
+/** The characters that were seen, each once, in the order of handling. */
+export function entryCharacters(entries: readonly Entry[]): CharacterId[] {
+  const seen = new Set(entries.filter((entry) => entry.states !== undefined).map((entry) => entry.character));
+  return BODY_CHARACTERS.filter((character) => seen.has(character));
+}

@@ -44,6 +44,11 @@ export const QUICK_LOOK: readonly (readonly CharacterId[])[] = [
 
 const QUICK_LOOK_CHARACTERS: ReadonlySet<CharacterId> = new Set(QUICK_LOOK.flat());
 
+/** Whether a body's own quick look is complete: each of the four touches surely seen. */
+export function hasQuickLook(body: BodyScene): boolean {
+  return QUICK_LOOK.every((touch) => touch.some((character) => body.looks.get(character)?.sure === true));
+}
+
 /** Whether a body's quick look would be incomplete without this one character. */
 export function undoesQuickLook(body: BodyScene, character: string): boolean {
   return QUICK_LOOK.some((touch) => {
@@ -63,8 +68,7 @@ export interface Inherited {
  * complete and every character of it that both show has the same states.
  */
 export function inheritedLooks(scene: Scene, body: BodyScene): readonly Inherited[] {
-  const complete = QUICK_LOOK.every((touch) => touch.some((character) => body.looks.get(character)?.sure === true));
-  if (!complete) return [];
+  if (!hasQuickLook(body)) return [];
   return ONCE_ONLY.flatMap((character): Inherited[] => {
     if (isClear(body, character)) return [];
     const from = scene.bodies.find((other) => other !== body && isClear(other, character) && agree(body, other));

@@ -51,6 +51,23 @@ describe("what to do next", () => {
       .and.not.to.include("take-spore-print");
   });
 
+  it("counts a print for the other bodies that would take it over, and says of none of them that nothing is left", () => {
+    const shank = {
+      underside: "gills",
+      ring: "none",
+      "stem-surface": "velvety-darkening",
+      "gill-colour": "cream",
+      "gill-attachment": "adnexed",
+      base: "fused",
+      "flesh-colour": "cream",
+    };
+    const wood = { site: { substrate: ["stump"], growth: ["dense-cluster"] } };
+    const under = bodyOf(shank, { id: "B", age: "mature", print: { laidAt: "2026-11-21T16:30:00+01:00" } });
+    const { next } = answerTo([bodyOf(shank), under], wood);
+    expect(next.tests.map((test) => [test.test, test.body])).to.deep.include(["read-spore-print", "B"]);
+    expect(next.cannotSettle).to.deep.equal([]);
+  });
+
   it("is nothing where the matter has ended", () => {
     expect(tests(answerTo([bodyOf({ smell: "chemical" })]))).to.deep.equal([]);
     expect(tests(answerTo([bodyOf(FIELD_MUSHROOM), OLDER], GRASS))).to.deep.equal([]);

@@ -6,16 +6,16 @@
  */
 
 import type { Tier } from "../find/taxa.ts";
-import { type Age, type CharacterId, definitionOf, type Family, HARD_FAMILIES } from "../find/vocabulary.ts";
+import { type CharacterId, definitionOf, type Family, HARD_FAMILIES } from "../find/vocabulary.ts";
 import { AGES_MUST, type Candidate } from "../judge/candidates.ts";
 import { agreementOf } from "../judge/contradictions.ts";
 import { familiesOf } from "../judge/distance.ts";
 import type { Judgement } from "../judge/judge.ts";
 import type { Look } from "../judge/looks.ts";
 import { type Conditions, isHidden } from "../judge/masks.ts";
-import { SHARE } from "../judge/ranking.ts";
-import type { BodyScene } from "../judge/scene.ts";
-import { FREQUENCIES, type Must, type Sheet, type StateTable, tablesOf } from "../knowledge/sheet.ts";
+import { type BodyScene, hasQuickLook, ONCE_ONLY } from "../judge/scene.ts";
+import { FREQUENCIES, type Must, type Sheet, tablesOf } from "../knowledge/sheet.ts";
+import { separation } from "./compare.ts";
 import { FIELD_TESTS, type FieldTest, testWords } from "./field-tests.ts";
 
 /** One step of the plan. */
@@ -66,6 +66,8 @@ interface Option {
   readonly body: BodyScene | undefined;
   readonly looks: readonly Look[];
   readonly conditions: Conditions | undefined;
+  /** Other bodies that would take the result over on the strength of their own quick look. */
+  readonly lentTo: ReadonlySet<string>;
   /** By danger, the looks that would speak against it. */
   readonly against: ReadonlyMap<string, readonly Against[]>;
 }
@@ -153,8 +155,9 @@ const isOpen = (need: Need, asked: number): boolean => need.families.size < aske
 function optionsOf({ scene }: Judgement, supposed: Sheet, needs: readonly Need[]): Option[] {
   const options: Option[] = [];
   const feared = new Set(needs.map((need) => need.danger));
-  const offer = (option: Omit<Option, "against">) => {
-    if (option.looks.length > 0) options.push({ ...option, against: looksAgainst(option, feared, supposed) });
+  const offer = (option: Omit<Option, "against" | "lentTo">) => {
+    if (option.looks.length > 0)
+      options.push({ ...option, lentTo: borrowersOf(option, scene), against: looksAgainst(option, feared, supposed) });
   };
   for (const test of FIELD_TESTS) {
     if (test.of === "site") {
@@ -166,8 +169,9 @@ function optionsOf({ scene }: Judgement, supposed: Sheet, needs: readonly Need[]
     }
     for (const body of scene.kept) {
       if (test.possible?.(body.conditions) === false) continue;
-      // a print under its cup is read before another cap is spent
-      if (test.id === "take-spore-print" && scene.bodies.some((one) => one.conditions.printPending)) continue;
+      // a print under its cup is read before another cap is spent, where this body could take its result over
+      const pending = scene.bodies.some((one) => one !== body && one.conditions.printPending);
+      if (test.id === "take-spore-print" && (body.conditions.printPending || (pending && hasQuickLook(body)))) continue;
       const conditions = { ...body.conditions, ...test.changes };
       const looks = test.shows
         .filter((one) => !isSettled(body, one))
@@ -213,7 +217,7 @@ function gainOf(
   const moves = new Set<string>();
   let worth = 0;
   for (const need of needs) {
-    if (!isOpen(need, asked) || (option.body !== undefined && option.body.body.id !== need.body)) continue;
+    if (!isOpen(need, asked) || !reaches(option, need)) continue;
     const points = option.against.get(need.danger.id) ?? [];
     const bringing = points.filter(({ look }) =>
       need.families.size < asked ? !need.families.has(definitionOf(look.character).family) : isHard(look),
@@ -230,8 +234,18 @@ function gainOf(
 
 const isHard = (look: Look): boolean => HARD_FAMILIES.has(definitionOf(look.character).family);
 
+/** A test of the site speaks of every body; one of a body of that body, and of those that take its result over. */
+function reaches({ body, lentTo }: Option, need: Need): boolean {
+  return body === undefined || body.body.id === need.body || lentTo.has(need.body);
+}
+
+function borrowersOf({ body, test }: Pick<Option, "body" | "test">, { bodies }: Judgement["scene"]): Set<string> {
+  if (body === undefined || !test.shows.some((character) => ONCE_ONLY.includes(character))) return new Set();
+  return new Set(bodies.filter((one) => one !== body && hasQuickLook(one)).map((one) => one.body.id));
+}
+
 function looksAgainst(
-  { looks, body, conditions }: Omit<Option, "against">,
+  { looks, body, conditions }: Omit<Option, "against" | "lentTo">,
   feared: ReadonlySet<Sheet>,
   supposed: Sheet,
 ): Map<string, readonly Against[]> {
@@ -239,26 +253,13 @@ function looksAgainst(
   const against = (danger: Sheet) =>
     looks
       .filter((look) => agreementOf(danger, look, age, conditions, false).kind === "contradicts")
-      .map((look): Against => ({ look, power: powerOf(look, danger, supposed, age) }));
+      .map(
+        (look): Against => ({
+          look,
+          power: separation(danger, supposed, look.character, age === undefined ? undefined : [age]),
+        }),
+      );
   return new Map([...feared].map((danger) => [danger.id, against(danger)]));
-}
-
-/**
- * How likely a look is to end the matter: the share of the danger's states that the supposed kind never has, times
- * the share of the supposed kind's states that the danger never has.
- */
-function powerOf({ character }: Look, danger: Sheet, supposed: Sheet, age: Age | undefined): number {
-  const ages = age === undefined ? undefined : [age];
-  const feared = tablesOf(danger.characters[character], ages);
-  const sought = tablesOf(supposed.characters[character], ages);
-  return shareOutside(feared, sought) * shareOutside(sought, feared);
-}
-
-function shareOutside(inside: readonly StateTable[], outside: readonly StateTable[]): number {
-  const states = inside.flatMap((table) => Object.entries(table));
-  const total = states.reduce((sum, [, frequency]) => sum + SHARE[frequency], 0);
-  const strange = states.filter(([state]) => outside.every((table) => table[state] === undefined));
-  return total === 0 ? 0 : strange.reduce((sum, [, frequency]) => sum + SHARE[frequency], 0) / total;
 }
 
 function showsMust(look: Look, option: Option, { sheet }: Candidate): boolean {
@@ -277,7 +278,7 @@ function showsMust(look: Look, option: Option, { sheet }: Candidate): boolean {
 
 function take(option: Option, needs: readonly Need[], musts: Set<string>, supposed: Candidate): void {
   for (const need of needs) {
-    if (option.body !== undefined && option.body.body.id !== need.body) continue;
+    if (!reaches(option, need)) continue;
     for (const { look } of option.against.get(need.danger.id) ?? []) {
       need.families.add(definitionOf(look.character).family);
       need.hard ||= isHard(look);

@@ -1,5 +1,5 @@
 /** Decide: the answer and its reasons on the light half, what speaks against and for each danger on the dark one. */
-import { type Answer, type BodyVerdict, CONDITION_WORDS, type Find, figureOf } from "@jittery-cap/core";
+import { type Answer, type BodyVerdict, CONDITION_WORDS, type Find, figureOf, type IfWrong } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
@@ -13,13 +13,27 @@ import { Drawing } from "../find/drawing.tsx";
 import { stationOfCharacter, TEST_LOOKS_AT } from "../find/stations.ts";
 import { useFind } from "../state/find-state.ts";
 import { tone } from "../theme/tokens.ts";
+import { askIfWrong } from "../worker/judge.ts";
 import { EvidenceBoard } from "./evidence-board.tsx";
 
 export function DecideView() {
   const { id = "" } = useParams();
   const { status, find, answer, answerState, open } = useFind();
   const [chosen, setChosen] = useState<string>();
+  const [wrongs, setWrongs] = useState<readonly IfWrong[]>();
   useEffect(() => void open(id), [id, open]);
+  useEffect(() => {
+    if (find === undefined) return;
+    let overtaken = false;
+    setWrongs(undefined);
+    askIfWrong(find).then(
+      (found) => overtaken || setWrongs(found),
+      () => undefined,
+    );
+    return () => {
+      overtaken = true;
+    };
+  }, [find]);
   // an answer to another state of the record is no answer here
   if (status !== "open" || find === undefined || answer === undefined || answerState !== "fresh")
     return <StateOfView view="decide" status={status} />;
@@ -52,7 +66,7 @@ export function DecideView() {
           </ScrollRegion>
         </>
       }
-      dark={<EvidenceBoard answer={answer} chosen={chosen} onChoose={setChosen} />}
+      dark={<EvidenceBoard answer={answer} chosen={chosen} onChoose={setChosen} wrongs={wrongs} />}
     />
   );
 }

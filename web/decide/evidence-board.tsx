@@ -1,11 +1,12 @@
 /** The evidence board: each danger against the families of evidence, and what stands behind the chosen one. */
-import { type Answer, FAMILIES, FAMILY_WORDS, type Family } from "@jittery-cap/core";
+import { type Answer, FAMILIES, FAMILY_WORDS, type Family, type IfWrong } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import { distanceWords } from "../card/distance-words.ts";
 import { ScrollRegion } from "../card/scroll-region.tsx";
 import { tone } from "../theme/tokens.ts";
 import { DangerDetail } from "./danger-detail.tsx";
+import { IfOneWereWrong } from "./if-one-were-wrong.tsx";
 import { Mark, type MarkKind } from "./mark.tsx";
 
 type Danger = Answer["dangers"][number];
@@ -14,6 +15,8 @@ interface EvidenceBoardProps {
   readonly answer: Answer;
   readonly chosen: string | undefined;
   readonly onChoose: (sheet: string) => void;
+  /** What would follow if one thing seen were wrong; undefined while it is worked out. */
+  readonly wrongs: readonly IfWrong[] | undefined;
 }
 
 const SHOWN: readonly Family[] = FAMILIES.filter((family) => family !== "spore-size");
@@ -31,7 +34,7 @@ export function markOf(
   return danger.speaksFor.some((sign) => sign.family === family) ? "for" : undefined;
 }
 
-export function EvidenceBoard({ answer, chosen, onChoose }: EvidenceBoardProps) {
+export function EvidenceBoard({ answer, chosen, onChoose, wrongs }: EvidenceBoardProps) {
   const families = new Map(
     answer.dangers
       .flatMap((danger) => [...danger.points, ...danger.speaksFor])
@@ -156,6 +159,7 @@ export function EvidenceBoard({ answer, chosen, onChoose }: EvidenceBoardProps) 
           ))}
           <span>empty: not looked at</span>
         </Box>
+        <IfOneWereWrong wrongs={wrongs} />
         {current !== undefined && <DangerDetail danger={current} />}
       </ScrollRegion>
     </>

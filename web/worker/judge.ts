@@ -1,5 +1,5 @@
 /** The judge as the screens call it. */
-import type { Answer, Find } from "@jittery-cap/core";
+import type { Answer, Find, IfWrong } from "@jittery-cap/core";
 import { type Remote, wrap } from "comlink";
 import type { JudgeWorker } from "./judge.worker.ts";
 
@@ -27,7 +27,16 @@ function hireJudge(): Judge {
 }
 
 /** The answer to a find. Rejects where the judge cannot be had in time; the caller then holds. The next ask tries anew. */
-export async function askJudge(find: Find): Promise<Answer> {
+export function askJudge(find: Find): Promise<Answer> {
+  return ask((remote) => remote.assess(find));
+}
+
+/** What would follow if one thing seen were wrong, the gravest first. Rejects as askJudge does. */
+export function askIfWrong(find: Find): Promise<readonly IfWrong[]> {
+  return ask((remote) => remote.ifWrong(find));
+}
+
+async function ask<Reply>(question: (remote: Remote<JudgeWorker>) => Promise<Reply>): Promise<Reply> {
   judge ??= hireJudge();
   const asked = judge;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -35,7 +44,7 @@ export async function askJudge(find: Find): Promise<Answer> {
     timer = setTimeout(() => reject(new Error("the judge did not answer")), ANSWER_WITHIN_MS);
   });
   try {
-    return await Promise.race([asked.remote.assess(find), asked.broken, tooLate]);
+    return await Promise.race([question(asked.remote), asked.broken, tooLate]);
   } catch (error) {
     asked.dismiss();
     if (judge === asked) judge = undefined;
