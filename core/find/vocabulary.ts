@@ -505,3 +505,8 @@ const NEIGHBOUR_PAIRS: readonly (readonly [string, string])[] = [
 export function areNeighbours(one: string, other: string): boolean {
   return NEIGHBOUR_PAIRS.some(([a, b]) => (a === one && b === other) || (a === other && b === one));
 }
+
+/** The states that people mix up with this one. */
+export function neighboursOf(state: string): readonly string[] {
+  return NEIGHBOUR_PAIRS.flatMap(([a, b]) => (a === state ? [b] : b === state ? [a] : []));
+}

@@ -1,8 +1,8 @@
 /** Whether a look agrees with a sheet, contradicts it, or is hidden from saying either. */
 
-import { AGES, type Age, areNeighbours, definitionOf, type Family, HARD_FAMILIES } from "../find/vocabulary.ts";
+import { AGES, type Age, definitionOf, type Family, HARD_FAMILIES, neighboursOf } from "../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
-import type { AgeTable, Sheet, StateTable } from "../knowledge/sheet.ts";
+import type { AgeTable, Sheet } from "../knowledge/sheet.ts";
 import type { Look } from "./looks.ts";
 import { type Conditions, canHide, type Mask, masksInForce } from "./masks.ts";
 
@@ -49,48 +49,62 @@ export function agreementOf(
   conditions: Conditions | undefined,
   every: boolean,
 ): Agreement {
-  const tables = tablesAt(sheet.characters[look.character], age);
-  if (tables.length === 0) return SILENT;
-  const used: Mask[] = [];
-  let masks: readonly Mask[] | undefined;
-  const fits = (state: string): boolean => {
-    if (fitsPlainly(tables, state, every)) return true;
-    masks ??= masksInForce(look, conditions);
-    const hiding = masks.filter((mask) =>
-      tables.some((table) => Object.keys(table).some((truth) => canHide(mask, truth, state))),
-    );
-    used.push(...hiding);
-    return hiding.length > 0;
-  };
+  const listed = listedAt(sheet.characters[look.character], age);
+  if (listed === undefined) return SILENT;
   const all = every && look.body !== "site";
-  const agreed = all
-    ? look.states.every(fits)
-    : look.states.some((state) => fitsPlainly(tables, state, every)) || look.states.some(fits);
-  if (!agreed) return CONTRADICTS;
-  return used.length > 0 ? { kind: "masked", masks: [...new Set(used)] } : AGREES;
+  // plain loops, since this is asked for every look and every sheet
+  let plain = 0;
+  for (const state of look.states) if (listed.accepted.has(state) || saysNothing(state, every)) plain += 1;
+  if (all ? plain === look.states.length : plain > 0) return AGREES;
+  const masks = masksInForce(look, conditions);
+  return masks.length === 0 ? CONTRADICTS : throughMasks(listed, look, masks, every, all);
 }
 
-/** The tables that may hold; a body of unknown age may be of any, and an age without a table says nothing. */
-function tablesAt(byAge: AgeTable | undefined, age: Age | undefined): readonly StateTable[] {
-  if (byAge === undefined) return [];
-  if (age !== undefined) {
-    const table = byAge[age];
-    return table === undefined ? [] : [table];
+/** Whether the states that do not fit plainly can be reached from listed ones through masks. */
+function throughMasks(listed: Listed, look: Look, masks: readonly Mask[], every: boolean, all: boolean): Agreement {
+  const hidden = look.states
+    .filter((state) => !listed.accepted.has(state) && !saysNothing(state, every))
+    .map((state) => masks.filter((mask) => listed.states.some((truth) => canHide(mask, truth, state))));
+  const agreed = all ? hidden.every((used) => used.length > 0) : hidden.some((used) => used.length > 0);
+  return agreed ? { kind: "masked", masks: [...new Set(hidden.flat())] } : CONTRADICTS;
+}
+
+/** What a sheet lists of a character at an age, and what fits it: the listed states and those mixed up with them. */
+interface Listed {
+  readonly states: readonly string[];
+  readonly accepted: ReadonlySet<string>;
+}
+
+/** Sheets never change once they are shelved, so what they list is worked out once a character and age. */
+const LISTED = new WeakMap<AgeTable, Map<Age | undefined, Listed | undefined>>();
+
+/** A body of unknown age may be of any; an age of which a sheet says nothing leaves it silent. */
+function listedAt(byAge: AgeTable | undefined, age: Age | undefined): Listed | undefined {
+  if (byAge === undefined) return undefined;
+  let byOneAge = LISTED.get(byAge);
+  if (byOneAge === undefined) {
+    byOneAge = new Map([...AGES, undefined].map((one) => [one, listing(byAge, one === undefined ? AGES : [one])]));
+    LISTED.set(byAge, byOneAge);
   }
-  const tables = AGES.map((one) => byAge[one]).filter((table) => table !== undefined);
-  return tables.length < AGES.length ? [] : tables;
+  return byOneAge.get(age);
+}
+
+function listing(byAge: AgeTable, ages: readonly Age[]): Listed | undefined {
+  const tables = ages.map((age) => byAge[age]).filter((table) => table !== undefined);
+  if (tables.length < ages.length) return undefined;
+  const states = [...new Set(tables.flatMap((table) => Object.keys(table)))];
+  return { states, accepted: new Set([...states, ...states.flatMap(neighboursOf)]) };
 }
 
 /** A pleasant smell that nobody can name says nothing; an unpleasant one is never evidence against a danger. */
-function fitsPlainly(tables: readonly StateTable[], state: string, sought: boolean): boolean {
-  if (state === "pleasant-unnamed" || (state === "unpleasant-unnamed" && !sought)) return true;
-  return tables.some((table) => state in table || Object.keys(table).some((truth) => areNeighbours(truth, state)));
+function saysNothing(state: string, sought: boolean): boolean {
+  return state === "pleasant-unnamed" || (state === "unpleasant-unnamed" && !sought);
 }
 
 /** The point that a contradicting look makes. */
 export function pointOf(sheet: Sheet, look: Look, age: Age | undefined): Point {
   const { family } = definitionOf(look.character);
-  const listed = [...new Set(tablesAt(sheet.characters[look.character], age).flatMap((table) => Object.keys(table)))];
+  const listed = listedAt(sheet.characters[look.character], age)?.states ?? [];
   const seen = wordList(
     look.states.map((state) => stateWords(look.character, state)),
     "and",

@@ -305,10 +305,18 @@ for (const mask of MASKS)
   for (const character of mask.characters)
     MASKS_BY_CHARACTER.set(character, [...(MASKS_BY_CHARACTER.get(character) ?? []), mask]);
 
-/** The masks in force on one look; a look at the site has none. */
+const IN_FORCE = new WeakMap<Conditions, Map<Look, readonly Mask[]>>();
+
+/** The masks in force on one look; a look at the site has none. Worked out once for all sheets. */
 export function masksInForce(look: Look, conditions: Conditions | undefined): readonly Mask[] {
   if (conditions === undefined) return [];
-  return (MASKS_BY_CHARACTER.get(look.character) ?? []).filter((mask) => mask.inForce(conditions, look));
+  const known = IN_FORCE.get(conditions) ?? new Map<Look, readonly Mask[]>();
+  IN_FORCE.set(conditions, known);
+  const before = known.get(look);
+  if (before !== undefined) return before;
+  const masks = (MASKS_BY_CHARACTER.get(look.character) ?? []).filter((mask) => mask.inForce(conditions, look));
+  known.set(look, masks);
+  return masks;
 }
 
 /** Whether a mask can make a true state look like the one observed. */

@@ -2,7 +2,7 @@
  * Which kinds are likelier, by naive Bayes over the families of evidence. It sorts, and nothing more: no figure made
  * here ever clears or condemns anything.
  */
-import { AGES, definitionOf } from "../find/vocabulary.ts";
+import { AGES, type Age, definitionOf } from "../find/vocabulary.ts";
 import type { Frequency, Sheet } from "../knowledge/sheet.ts";
 import type { Look } from "./looks.ts";
 import type { Scene } from "./scene.ts";
@@ -23,7 +23,7 @@ const KNOWING_NOTHING = 0.3;
 /** Natural logarithm of how well a sheet explains the looks; larger is likelier. Families count once, by their mean. */
 export function likeliness(sheet: Sheet, scene: Scene): number {
   const byFamily = new Map<string, { sum: number; count: number }>();
-  const add = (look: Look, age: (typeof AGES)[number] | undefined) => {
+  const add = (look: Look, age: Age | undefined) => {
     const share = shareOf(sheet, look, age);
     if (share === undefined) return;
     const { family } = definitionOf(look.character);
@@ -37,14 +37,20 @@ export function likeliness(sheet: Sheet, scene: Scene): number {
   return total;
 }
 
-function shareOf(sheet: Sheet, look: Look, age: (typeof AGES)[number] | undefined): number | undefined {
+function shareOf(sheet: Sheet, look: Look, age: Age | undefined): number | undefined {
   const byAge = sheet.characters[look.character];
-  const tables = (age === undefined ? AGES : [age]).map((one) => byAge?.[one]).filter((table) => table !== undefined);
-  if (tables.length === 0) return undefined;
-  const best = Math.max(
-    ...look.states.flatMap((state) =>
-      tables.map((table) => (table[state] === undefined ? UNLISTED : SHARE[table[state]])),
-    ),
-  );
+  if (byAge === undefined) return undefined;
+  // plain loops, since this is asked for every look and every sheet
+  let best: number | undefined;
+  for (const one of age === undefined ? AGES : [age]) {
+    const table = byAge[one];
+    if (table === undefined) continue;
+    best ??= UNLISTED;
+    for (const state of look.states) {
+      const frequency = table[state];
+      if (frequency !== undefined && SHARE[frequency] > best) best = SHARE[frequency];
+    }
+  }
+  if (best === undefined) return undefined;
   return look.sure ? best : UNSURE_WEIGHT * best + (1 - UNSURE_WEIGHT) * KNOWING_NOTHING;
 }

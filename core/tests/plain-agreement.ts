@@ -1,0 +1,44 @@
+/** How a look stands to a sheet, worked out the plain, slow way: the oracle for the one that remembers. */
+
+import { AGES, type Age, areNeighbours } from "../find/vocabulary.ts";
+import type { Agreement } from "../judge/contradictions.ts";
+import type { Look } from "../judge/looks.ts";
+import { type Conditions, canHide, MASKS } from "../judge/masks.ts";
+import type { Sheet } from "../knowledge/sheet.ts";
+
+/** Reads every table anew and asks every mask. Same meaning as `agreementOf`. */
+export function plainAgreement(
+  sheet: Sheet,
+  look: Look,
+  age: Age | undefined,
+  conditions: Conditions | undefined,
+  every: boolean,
+): Agreement {
+  const byAge = sheet.characters[look.character];
+  if (byAge === undefined) return { kind: "silent" };
+  const truths: string[] = [];
+  for (const one of age === undefined ? AGES : [age]) {
+    const table = byAge[one];
+    if (table === undefined) return { kind: "silent" };
+    truths.push(...Object.keys(table));
+  }
+  const isPlain = (state: string): boolean => {
+    if (state === "pleasant-unnamed") return true;
+    if (state === "unpleasant-unnamed" && !every) return true;
+    return truths.some((truth) => truth === state || areNeighbours(truth, state));
+  };
+  const masksFor = (state: string) =>
+    MASKS.filter(
+      (mask) =>
+        conditions !== undefined &&
+        mask.characters.includes(look.character) &&
+        mask.inForce(conditions, look) &&
+        truths.some((truth) => canHide(mask, truth, state)),
+    );
+  const needsAll = every && look.body !== "site";
+  const plain = look.states.filter(isPlain);
+  if (needsAll ? plain.length === look.states.length : plain.length > 0) return { kind: "agrees" };
+  const hidden = look.states.filter((state) => !isPlain(state)).map(masksFor);
+  const saved = needsAll ? hidden.every((masks) => masks.length > 0) : hidden.some((masks) => masks.length > 0);
+  return saved ? { kind: "masked", masks: [...new Set(hidden.flat())] } : { kind: "contradicts" };
+}
