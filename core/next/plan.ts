@@ -1,8 +1,8 @@
 /**
  * What to do next: which tests would bring every danger to the distance asked, if the find is what it seems to be.
  *
- * Greedy weighted cover: the test that moves most danger a minute comes first. Not always the cheapest set; never longer
- * than the list of tests.
+ * The set is the cheapest there is, exactly: a minimum-cost multi-cover over the families of evidence. The order puts
+ * first what is likeliest to end the matter for its cost.
  */
 
 import type { Tier } from "../find/taxa.ts";
@@ -14,8 +14,9 @@ import type { Judgement } from "../judge/judge.ts";
 import type { Look } from "../judge/looks.ts";
 import { type Conditions, isHidden } from "../judge/masks.ts";
 import { type BodyScene, hasQuickLook, ONCE_ONLY } from "../judge/scene.ts";
-import { FREQUENCIES, type Must, type Sheet, tablesOf } from "../knowledge/sheet.ts";
+import { FREQUENCIES, type Must, type Sheet, type StateTable, tablesOf } from "../knowledge/sheet.ts";
 import { separation } from "./compare.ts";
+import { cheapestCover, type Demand, isAttainable } from "./cover.ts";
 import { FIELD_TESTS, type FieldTest, testWords } from "./field-tests.ts";
 
 /** One step of the plan. */
@@ -91,24 +92,11 @@ export function planNext(
 ): Plan {
   const supposed = judgement.candidates.find((one) => one.fits && one.allowed && one.sheet.tier !== "inedible");
   if (verdict !== "hold" || supposed === undefined) return NOTHING;
+  const asked = judgement.rules.distance;
   const needs = needsOf(judgement);
   const musts = mustsToShow(supposed);
-  const options = optionsOf(judgement, supposed.sheet, needs);
-  const chosen: { option: Option; moves: readonly string[] }[] = [];
-  for (;;) {
-    const scored = options
-      .map((option) => ({ option, gain: gainOf(option, needs, musts, supposed, judgement.rules.distance) }))
-      .filter(({ gain }) => gain.worth > 0)
-      .map(({ option, gain }) => ({ option, gain, rate: gain.worth / costOf(option.test) }));
-    const best = scored.reduce<(typeof scored)[number] | undefined>(
-      (top, one) => (top === undefined || one.rate > top.rate ? one : top),
-      undefined,
-    );
-    if (best === undefined) break;
-    chosen.push({ option: best.option, moves: best.gain.moves });
-    take(best.option, needs, musts, supposed);
-    options.splice(options.indexOf(best.option), 1);
-  }
+  const options = cheapestOptions(optionsOf(judgement, supposed.sheet, needs), needs, musts, supposed, asked);
+  const chosen = inOrder(options, needs, musts, supposed, asked);
   const tests = [
     ...agesUntold.map((body) => step("tell-the-age", body, 0.5)),
     ...chosen.map(({ option, moves }) => planned(option, moves)),
@@ -119,10 +107,72 @@ export function planNext(
     tests,
     minutes: tests.reduce((sum, test) => sum + test.minutes, 0),
     waitHours: Math.max(0, ...tests.map((test) => test.waitHours)),
-    cannotSettle: needs
-      .filter((need) => isOpen(need, judgement.rules.distance))
-      .map((need) => cannotSettle(need, judgement, supposed)),
+    cannotSettle: needs.filter((need) => isOpen(need, asked)).map((need) => cannotSettle(need, judgement, supposed)),
   };
+}
+
+/**
+ * The cheapest set of options that does all that can be done: every danger that these tests can bring far enough away,
+ * every must that they can show. A danger that they cannot settle asks for nothing here; it is told as such.
+ */
+function cheapestOptions(
+  options: readonly Option[],
+  needs: readonly Need[],
+  musts: ReadonlySet<string>,
+  supposed: Candidate,
+  asked: number,
+): Option[] {
+  const demands: Demand[] = [];
+  for (const need of needs) {
+    const byFamily = new Map<Family, number[]>();
+    const hard: number[] = [];
+    options.forEach((option, index) => {
+      if (!reaches(option, need)) return;
+      for (const { look } of option.against.get(need.danger.id) ?? []) {
+        const { family } = definitionOf(look.character);
+        if (!need.families.has(family)) byFamily.set(family, [...(byFamily.get(family) ?? []), index]);
+        if (isHard(look)) hard.push(index);
+      }
+    });
+    demands.push({ atLeast: asked - need.families.size, groups: [...byFamily.values()] });
+    if (!need.hard) demands.push({ atLeast: 1, groups: [hard] });
+  }
+  for (const must of musts) {
+    const showing = options.flatMap((option, index) =>
+      option.looks.some((look) => look.character === must && showsMust(look, option, supposed)) ? [index] : [],
+    );
+    demands.push({ atLeast: 1, groups: [showing] });
+  }
+  const cover = cheapestCover({
+    costs: options.map((option) => costOf(option.test)),
+    demands: demands.filter(isAttainable),
+  });
+  return (cover?.chosen ?? []).flatMap((index) => options[index] ?? []);
+}
+
+/** The chosen options, the one most likely to end the matter for its cost first. */
+function inOrder(
+  options: readonly Option[],
+  needs: readonly Need[],
+  musts: Set<string>,
+  supposed: Candidate,
+  asked: number,
+): { option: Option; moves: readonly string[] }[] {
+  const left = [...options];
+  const ordered: { option: Option; moves: readonly string[] }[] = [];
+  while (left.length > 0) {
+    const scored = left.map((option) => {
+      const gain = gainOf(option, needs, musts, supposed, asked);
+      return { option, gain, rate: gain.worth / costOf(option.test) };
+    });
+    const [first, ...others] = scored;
+    if (first === undefined) break;
+    const best = others.reduce((top, one) => (one.rate > top.rate ? one : top), first);
+    ordered.push({ option: best.option, moves: best.gain.moves });
+    take(best.option, needs, musts, supposed);
+    left.splice(left.indexOf(best.option), 1);
+  }
+  return ordered;
 }
 
 /** Missing musts; where an older body is to be found anyway, it will show those that its gills can show. */
@@ -195,16 +245,27 @@ export function expectedLook(
   body: BodyScene | undefined,
   heated: boolean,
 ): Look[] {
-  const ages = body?.body.age === undefined ? undefined : [body.body.age];
-  const tables = tablesOf(supposed.characters[character], ages);
-  const asked = supposed.musts
-    .flatMap((must) => must.ways.flat())
-    .filter((clause) => clause.character === character)
-    .flatMap((clause) => clause.states);
-  const common = (states: readonly string[]): string | undefined =>
-    FREQUENCIES.flatMap((frequency) => states.filter((state) => tables.some((table) => table[state] === frequency)))[0];
-  const state = common(asked) ?? common(tables.flatMap((table) => Object.keys(table)));
+  const tables = tablesOf(supposed.characters[character], body?.body.age === undefined ? undefined : [body.body.age]);
+  const asked = new Set<string>();
+  for (const must of supposed.musts)
+    for (const way of must.ways)
+      for (const clause of way) if (clause.character === character) for (const one of clause.states) asked.add(one);
+  const state = commonest(tables, (one) => asked.has(one)) ?? commonest(tables, () => true);
   return state === undefined ? [] : [{ character, body: body?.body.id ?? "site", states: [state], sure: true, heated }];
+}
+
+/** The state of the highest frequency, the first listed of several. */
+function commonest(tables: readonly StateTable[], counts: (state: string) => boolean): string | undefined {
+  let best: string | undefined;
+  let rank: number = FREQUENCIES.length;
+  for (const table of tables)
+    for (const [state, frequency] of Object.entries(table)) {
+      const at = FREQUENCIES.indexOf(frequency);
+      if (at >= rank || !counts(state)) continue;
+      best = state;
+      rank = at;
+    }
+  return best;
 }
 
 function gainOf(

@@ -1,0 +1,154 @@
+/**
+ * The cheapest set of tests that meets every demand: a minimum-cost multi-cover, solved exactly.
+ *
+ * Branch and bound on the demand that leaves the fewest choices; parts that share no test are solved by themselves.
+ * Exponential in the worst case in the number of tests of one part, which in practice is one body's (under twenty).
+ */
+
+/** At least so many of these groups have to be hit; a group is hit by any chosen test that it lists. */
+export interface Demand {
+  readonly atLeast: number;
+  readonly groups: readonly (readonly number[])[];
+}
+
+export interface CoverProblem {
+  /** Cost of each test, none negative; a test's number is its place in this list. */
+  readonly costs: readonly number[];
+  readonly demands: readonly Demand[];
+}
+
+export interface Cover {
+  /** Numbers of the chosen tests, ascending. */
+  readonly chosen: readonly number[];
+  readonly cost: number;
+}
+
+/** Differences smaller than this are rounding. */
+const EPSILON = 1e-9;
+
+/** Whether a demand could be met by all tests together. */
+export function isAttainable({ atLeast, groups }: Demand): boolean {
+  return groups.filter((group) => group.length > 0).length >= atLeast;
+}
+
+/** The cheapest set that meets all demands, or undefined where all tests together would not. */
+export function cheapestCover({ costs, demands }: CoverProblem): Cover | undefined {
+  if (!demands.every(isAttainable)) return undefined;
+  const chosen = partsOf(demands).flatMap((part) => cheapestOfPart(costs, part));
+  return {
+    chosen: chosen.sort((one, other) => one - other),
+    cost: chosen.reduce((sum, test) => sum + (costs[test] ?? 0), 0),
+  };
+}
+
+/** Demands sorted into parts that have no test in common. */
+function partsOf(demands: readonly Demand[]): Demand[][] {
+  const parts: { tests: Set<number>; demands: Demand[] }[] = [];
+  for (const demand of demands) {
+    if (demand.atLeast <= 0) continue;
+    const tests = new Set(demand.groups.flat());
+    const touching = parts.filter((part) => [...tests].some((test) => part.tests.has(test)));
+    const merged = {
+      tests: new Set([...tests, ...touching.flatMap((part) => [...part.tests])]),
+      demands: [...touching.flatMap((part) => part.demands), demand],
+    };
+    for (const part of touching) parts.splice(parts.indexOf(part), 1);
+    parts.push(merged);
+  }
+  return parts.map((part) => part.demands);
+}
+
+interface Search {
+  readonly costs: readonly number[];
+  readonly demands: readonly Demand[];
+  readonly taken: Set<number>;
+  readonly barred: Set<number>;
+  best: readonly number[];
+  bestCost: number;
+}
+
+function cheapestOfPart(costs: readonly number[], demands: readonly Demand[]): readonly number[] {
+  const search: Search = {
+    costs,
+    demands,
+    taken: new Set(),
+    barred: new Set(),
+    best: [],
+    bestCost: Number.POSITIVE_INFINITY,
+  };
+  descend(search, 0);
+  return search.best;
+}
+
+/** What one demand still lacks, and the tests that would help it. */
+interface Lack {
+  readonly missing: number;
+  readonly helping: readonly number[];
+}
+
+function lackOf({ atLeast, groups }: Demand, { taken, barred }: Search): Lack | "met" | "lost" {
+  let hit = 0;
+  let open = 0;
+  const helping = new Set<number>();
+  // plain loops: this is the innermost step of the search
+  for (const group of groups) {
+    if (group.some((test) => taken.has(test))) {
+      hit += 1;
+      continue;
+    }
+    let helps = false;
+    for (const test of group) {
+      if (barred.has(test)) continue;
+      helping.add(test);
+      helps = true;
+    }
+    if (helps) open += 1;
+  }
+  const missing = atLeast - hit;
+  if (missing <= 0) return "met";
+  return open < missing ? "lost" : { missing, helping: [...helping] };
+}
+
+function descend(search: Search, spent: number): void {
+  const lacks: Lack[] = [];
+  for (const demand of search.demands) {
+    const lack = lackOf(demand, search);
+    if (lack === "lost") return;
+    if (lack !== "met") lacks.push(lack);
+  }
+  if (spent + leastStillToSpend(lacks, search.costs) > search.bestCost - EPSILON) return;
+  const tightest = lacks.reduce<Lack | undefined>(
+    (best, lack) => (best === undefined || slack(lack) < slack(best) ? lack : best),
+    undefined,
+  );
+  if (tightest === undefined) {
+    search.best = [...search.taken];
+    search.bestCost = spent;
+    return;
+  }
+  const byCost = [...tightest.helping].sort(
+    (one, other) => (search.costs[one] ?? 0) - (search.costs[other] ?? 0) || one - other,
+  );
+  for (const test of byCost) {
+    search.taken.add(test);
+    descend(search, spent + (search.costs[test] ?? 0));
+    search.taken.delete(test);
+    // every set with this test has now been tried
+    search.barred.add(test);
+  }
+  for (const test of byCost) search.barred.delete(test);
+}
+
+const slack = ({ helping, missing }: Lack): number => helping.length - missing;
+
+/** A lower bound: demands that share no helping test cannot be met by one, so their cheapest helpers add up. */
+function leastStillToSpend(lacks: readonly Lack[], costs: readonly number[]): number {
+  const spoken = new Set<number>();
+  let sum = 0;
+  for (const { helping } of lacks) {
+    if (helping.some((test) => spoken.has(test))) continue;
+    for (const test of helping) spoken.add(test);
+    sum += Math.min(...helping.map((test) => costs[test] ?? 0));
+  }
+  return sum;
+}
