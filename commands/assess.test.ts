@@ -1,7 +1,8 @@
 import { spawnSync } from "node:child_process";
-import { mkdtempSync, writeFileSync } from "node:fs";
+import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { findJsonSchema } from "@jittery-cap/core";
 import { expect } from "chai";
 
 const folder = mkdtempSync(join(tmpdir(), "finds-"));
@@ -79,5 +80,10 @@ describe("the check without a browser", () => {
   it("answers a missing file and a missing argument with status 2", () => {
     expect(run([join(folder, "nowhere.json")]).status).to.equal(2);
     expect(run([]).status).to.equal(2);
+  });
+
+  it("reads files that the published JSON Schema describes: docs/find.schema.json is what the core generates", () => {
+    const published = JSON.parse(readFileSync("docs/find.schema.json", "utf8"));
+    expect(published).to.deep.equal(JSON.parse(JSON.stringify(findJsonSchema())));
   });
 });

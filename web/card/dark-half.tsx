@@ -133,8 +133,8 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
         data-testid="last-move"
         sx={{
           px: { xs: 2.5, md: 3.25 },
-          py: 1,
-          minHeight: { xs: 34, md: 44 },
+          py: { xs: lastMove === undefined ? 0.5 : 1, md: 1 },
+          minHeight: { xs: 0, md: 44 },
           color: tone.onDark,
           fontSize: "0.9375rem",
           flex: "none",

@@ -5,16 +5,20 @@ import { Link } from "react-router";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
 import { BodiesRow } from "./bodies-row.tsx";
+import { FindTitle } from "./find-title.tsx";
 import { SavedLine } from "./saved-line.tsx";
 import type { ShownFind } from "./shown-find.ts";
 import { StationPanel } from "./station-panel.tsx";
 import { StationTabs } from "./station-tabs.tsx";
+import type { StationId } from "./stations.ts";
 
 interface PhoneFindProps extends ShownFind {
   readonly onMove: (by: 1 | -1) => void;
 }
 
 const FIGURE_HEIGHT = 64;
+/** Stations at which a find is named on a phone; elsewhere the room belongs to what is looked at. */
+const NAMED_AT: ReadonlySet<StationId> = new Set<StationId>(["ground", "bodies"]);
 
 export function PhoneFind({ onMove, onBody, onAddBody, ...shown }: PhoneFindProps) {
   const { find, body, station } = shown;
@@ -42,9 +46,29 @@ export function PhoneFind({ onMove, onBody, onAddBody, ...shown }: PhoneFindProp
             words={false}
           />
           <Box sx={{ fontSize: "0.875rem", color: tone.inkSoft, pb: 0.75, textAlign: "right" }}>
+            <Box
+              component={Link}
+              to="/log"
+              sx={{
+                display: "flex",
+                alignItems: "center",
+                justifyContent: "flex-end",
+                minHeight: TOUCH - 8,
+                color: tone.ink,
+                fontSize: "1rem",
+                fontWeight: 600,
+              }}
+            >
+              Log
+            </Box>
             <SavedLine />
           </Box>
         </Box>
+        {NAMED_AT.has(station.id) && (
+          <Box sx={{ pb: 1.5 }}>
+            <FindTitle find={find} onChange={shown.onChange} />
+          </Box>
+        )}
         <StationPanel {...shown} />
       </Box>
       <Box
