@@ -32,6 +32,12 @@ describe("an answer", () => {
     for (const code of answer.conditions ?? []) expect(CONDITION_WORDS[code]).to.be.a("string");
   });
 
+  it("of basket asks for the weather where nobody told it, since frost would make stain and nose worthless", () => {
+    expect(good().conditions).to.include("weather-untold");
+    expect(good({ weather: { frostLastNight: false } }).conditions).not.to.include("weather-untold");
+    expect(good({ weather: { frostLastNight: true } }).verdict).to.equal("hold");
+  });
+
   it("of hold or leave carries no conditions and rests on nothing", () => {
     fc.assert(
       fc.property(finds(), (find) => {

@@ -24,6 +24,8 @@ export const CONDITION_WORDS = {
   "small-first-portion": "The first time, a small portion of this one kind, then wait until the next morning.",
   "keep-one-raw": "Keep a raw one back in the cold until the meal is well past.",
   "cap-only": "Keep the cap only: the stem is riddled.",
+  "weather-untold":
+    "Nobody told whether there was frost last night. If there was, stain and smell prove nothing: tell it, and look at the answer again.",
   "ground-judged": "You judged this ground clean yourself. The program does not know it.",
 } as const;
 export type ConditionCode = keyof typeof CONDITION_WORDS;
@@ -311,6 +313,7 @@ type KeptBody = Judgement["scene"]["kept"][number]["body"];
 function conditionsOf({ scene }: Judgement, fitting: readonly Candidate[], kept: readonly KeptBody[]): ConditionCode[] {
   const codes: ConditionCode[] = ["second-person", "two-books", "cook-through", "small-first-portion", "keep-one-raw"];
   if (kept.some((body) => body.larvaeParts?.stem === "riddled")) codes.push("cap-only");
+  if (scene.find.weather?.frostLastNight === undefined) codes.push("weather-untold");
   if (concernsOf(scene.find).length > 0) codes.push("ground-judged");
   return fitting.length > 0 ? codes : [];
 }
