@@ -128,6 +128,24 @@ describe("the views", () => {
     await context.close();
   });
 
+  it("show no basket in the log for a find whose latest touches the server has not heard", async () => {
+    const { page, context } = await application.open();
+    await page.route(/\/edits$/, (route) => route.abort());
+    await page.goto(`${application.address}/find/${idOf("white ones in an arc")}/bodies`);
+    await untilVerdict(page, "basket");
+    await page.getByRole("button", { name: "Add a body" }).click();
+    await untilVerdict(page, "hold");
+    await page
+      .getByText(/on this device only/)
+      .first()
+      .waitFor();
+    await page.getByRole("link", { name: "Log", exact: true }).click();
+    const line = page.getByRole("link", { name: /white ones in an arc/ });
+    await line.getByText("changes on this device only").waitFor();
+    expect(await line.textContent()).not.to.contain("Basket");
+    await context.close();
+  });
+
   it("put a find away and bring it back", async () => {
     const { page, context } = await application.open();
     await page.goto(`${application.address}/log`);

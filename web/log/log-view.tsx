@@ -29,13 +29,20 @@ export function LogView() {
   const [removed, setRemoved] = useState<Find>();
 
   const load = useCallback(async () => {
-    const [listed, kept] = await Promise.all([listFinds(), device.finds.toArray()]);
+    const [listed, kept, waiting] = await Promise.all([listFinds(), device.finds.toArray(), device.waiting.toArray()]);
     setOffline(listed === undefined);
-    const known = new Set(listed?.map((one) => one.find.id));
-    const onDevice = kept.filter((one) => (listed === undefined ? true : one.version === 0 && !known.has(one.id)));
+    const listedIds = new Set(listed?.map((one) => one.find.id));
+    // the server has not heard the latest touches of these: its verdict is that of an older record, and is not shown
+    const unsent = new Set(waiting.map((one) => one.findId));
+    const onDevice = kept.filter(
+      (one) => listed === undefined || unsent.has(one.id) || (one.version === 0 && !listedIds.has(one.id)),
+    );
+    const here = new Set(onDevice.map((one) => one.id));
     const all: Line[] = [
       ...onDevice.map(({ find }) => ({ find, verdict: undefined, onDeviceOnly: true })),
-      ...(listed ?? []).map(({ find, verdict }) => ({ find, verdict, onDeviceOnly: false })),
+      ...(listed ?? [])
+        .filter(({ find }) => !here.has(find.id))
+        .map(({ find, verdict }) => ({ find, verdict, onDeviceOnly: false })),
     ];
     setLines(all.sort((one, other) => (other.find.foundAt ?? "").localeCompare(one.find.foundAt ?? "")));
   }, []);
@@ -207,7 +214,7 @@ function LogLine({ line, onRemove }: { line: Line; onRemove: () => void }) {
           </Box>
         </Box>
         <Box sx={{ textAlign: { md: "right" }, fontWeight: 750 }}>
-          {verdict === undefined ? (onDeviceOnly ? "on this device only" : "") : VERDICT_WORDS[verdict]}
+          {verdict === undefined ? (onDeviceOnly ? "changes on this device only" : "") : VERDICT_WORDS[verdict]}
         </Box>
       </Box>
       {!onDeviceOnly && (
