@@ -87,6 +87,18 @@ const STAINS: readonly CharacterId[] = [
 ];
 const WEAK_STAINS = ["none", "faint-yellow", "slight-blue", "brown"];
 const PALE = ["white", "cream", "buff"];
+/** Gill colours that come with the spores; yellow and orange ones are so from the first. */
+const TURNING_GILLS = [
+  "pink",
+  "grey",
+  "green",
+  "brown",
+  "clay-brown",
+  "rust-brown",
+  "chocolate-brown",
+  "purple-grey",
+  "black",
+];
 const DARK_PRINTS = ["clay-brown", "rust-brown", "chocolate-brown", "purple-brown", "olive-brown", "black"];
 const HEAT_LIFTS = "crush a piece on white paper and bring it out on heat, then look and smell again";
 
@@ -204,6 +216,7 @@ export const MASKS: readonly Mask[] = [
   {
     id: "gills-still-pale",
     characters: ["gill-colour"],
+    from: TURNING_GILLS,
     to: PALE,
     inForce: (c) => c.age === "young",
     why: "gills that will be pink, brown or green start nearly white",

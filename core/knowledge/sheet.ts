@@ -93,6 +93,43 @@ const sizesSchema = z.strictObject({
   sporeWidthUm: range.optional(),
 });
 
+/** What puts a sheet's own mask in force on a body. */
+export const MASK_MOMENTS = [
+  "always",
+  "button",
+  "mature",
+  "old",
+  "wear",
+  "rain",
+  "weathered",
+  "frost",
+  "drought",
+  "cold",
+  "stale",
+] as const;
+export type MaskMoment = (typeof MASK_MOMENTS)[number];
+
+const ownMaskSchema = z
+  .strictObject({
+    characters: z.array(z.enum(CHARACTER_IDS)).min(1),
+    /** True states that it can hide; left out for all. */
+    from: z.array(z.string()).min(1).optional(),
+    /** What is then seen; left out for anything. */
+    to: z.array(z.string()).min(1).optional(),
+    /** Any one of these puts it in force. */
+    when: z.array(z.enum(MASK_MOMENTS)).min(1),
+    why: z.string().min(3),
+    lift: z.string().min(3).optional(),
+  })
+  .superRefine((mask, context) => {
+    for (const field of ["from", "to"] as const)
+      for (const state of mask[field] ?? [])
+        if (!mask.characters.some((id) => definitionOf(id).states.includes(state)))
+          context.addIssue({ code: "custom", path: [field], message: `${state} is a state of none of its characters` });
+  });
+/** Something that hides this one kind's true states, beyond what hides every kind's. */
+export type OwnMask = z.infer<typeof ownMaskSchema>;
+
 const basisSchema = z
   .record(
     z.string(),
@@ -131,6 +168,7 @@ export const sheetSchema = z
     /** Characters whose must has to be seen on every single body that is kept. */
     everyBody: z.array(z.enum(CHARACTER_IDS)).default([]),
     characters: charactersSchema,
+    masks: z.array(ownMaskSchema).default([]),
     sizes: sizesSchema,
     months: z.partialRecord(z.enum(REGIONS), z.array(z.int().min(1).max(12)).min(1)),
     elevationM: range.optional(),
@@ -142,6 +180,11 @@ export const sheetSchema = z
       cooking: z.string(),
       alcohol: z.enum(["never"]).optional(),
       rawPoisonous: z.boolean().optional(),
+      boilFirst: z.boolean().optional(),
+      /** Too tough for the pan: gathered for infusions, with no claim for health. */
+      infusionOnly: z.boolean().optional(),
+      /** Parts that come off before cooking. */
+      remove: z.array(z.enum(["skin", "tubes", "stem", "foot"])).optional(),
       containers: z.string().optional(),
     }),
     basis: basisSchema,

@@ -123,8 +123,15 @@ export function finds(knowledge: Knowledge = SHIPPED): fc.Arbitrary<Find> {
     .map((record) => findSchema.parse(asFile(record)));
 }
 
-/** A find as its sheet tells it: every character at its commonest state, on a young and a grown body. */
-export function typicalFind(sheet: Sheet, more: Partial<Find> = {}): Find {
+/** Which of a typical find's two bodies are kept. */
+export type Kept = "both" | "young" | "mature";
+
+/** A young body's measures against a grown one's. */
+const YOUNG_SHARE = 0.7;
+
+/** A find as its sheet tells it: every character at its commonest state, of middling size, on a young and a grown body. */
+export function typicalFind(sheet: Sheet, more: Partial<Find> = {}, kept: Kept = "both"): Find {
+  const encloses = sheet.characters.underside?.mature?.enclosed === "always";
   const commonest = (character: CharacterId, age: (typeof AGES)[number]): string | undefined => {
     const table = sheet.characters[character]?.[age];
     const asked = sheet.musts
@@ -141,7 +148,16 @@ export function typicalFind(sheet: Sheet, more: Partial<Find> = {}): Find {
     id,
     age,
     lifted: "whole",
+    keep: kept === "both" || kept === age,
+    measures: Object.fromEntries(
+      (["capCm", "stemLengthCm", "stemWidthMm", "thicknessMm"] as const).flatMap((measure) => {
+        const range = sheet.sizes[measure];
+        return range === undefined ? [] : [[measure, ((range[0] + range[1]) / 2) * (age === "young" ? YOUNG_SHARE : 1)]];
+      }),
+    ),
     seen: BODY_CHARACTERS.flatMap((character) => {
+      // only what is closed all round is halved to see what it will become
+      if (character === "bisection" && !encloses) return [];
       const state = commonest(character, age);
       return state === undefined ? [] : [{ character, states: [state] }];
     }),
