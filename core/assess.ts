@@ -6,7 +6,7 @@ import { CHARACTER_WORDS, stateWords, wordList } from "./find/words.ts";
 import type { Contradiction, MissingMust } from "./judge/candidates.ts";
 import type { MaskUse, Point } from "./judge/contradictions.ts";
 import type { Status } from "./judge/distance.ts";
-import { type DangerDistance, type Judgement, judge } from "./judge/judge.ts";
+import { type DangerDistance, evidenceOf, type Judgement, judge } from "./judge/judge.ts";
 import type { Look } from "./judge/looks.ts";
 import { type BodyVerdict, type ConditionCode, type Reason, rule, type Verdict } from "./judge/verdict.ts";
 import type { Knowledge } from "./knowledge/knowledge.ts";
@@ -78,7 +78,7 @@ export function assess(find: Find, knowledge: Knowledge): Answer {
     reasons: ruling.reasons,
     ...(ruling.conditions.length > 0 ? { conditions: ruling.conditions } : {}),
     restsOn: ruling.restsOn,
-    dangers: judgement.dangers.map(dangerAnswer),
+    dangers: dangerAnswers(judgement),
     candidates: candidateAnswers(judgement),
     bodies: ruling.bodies,
     next: planNext(supposed, ruling.verdict, agesUntold(find)),
@@ -97,7 +97,19 @@ function supposingAges(find: Find, judgement: Judgement, knowledge: Knowledge): 
   return judge({ ...find, bodies: find.bodies.map((body) => ({ ...body, age: body.age ?? "mature" })) }, knowledge);
 }
 
-function dangerAnswer({ sheet, nearest, status, perBody }: DangerDistance): DangerAnswer {
+function dangerAnswers(judgement: Judgement): DangerAnswer[] {
+  const signs = new Map<Look, Sign>();
+  const signOf = (look: Look): Sign => {
+    const sign = signs.get(look) ?? signFrom(look);
+    signs.set(look, sign);
+    return sign;
+  };
+  return judgement.dangers.map((danger) => dangerAnswer(judgement, danger, signOf));
+}
+
+function dangerAnswer(judgement: Judgement, danger: DangerDistance, signOf: (look: Look) => Sign): DangerAnswer {
+  const { sheet, nearest, status, perBody } = danger;
+  const { points, masks, speaksFor } = evidenceOf(judgement, danger, nearest.body);
   return {
     sheet: sheet.id,
     name: sheet.names.common,
@@ -107,14 +119,14 @@ function dangerAnswer({ sheet, nearest, status, perBody }: DangerDistance): Dang
     mistakes: nearest.mistakes,
     status,
     body: nearest.body,
-    points: nearest.points,
-    masks: nearest.masks,
-    speaksFor: nearest.speaksFor.map(signOf),
+    points,
+    masks,
+    speaksFor: speaksFor.map(signOf),
     bodies: perBody.map(({ body, mistakes, status: on }) => ({ body, mistakes, status: on })),
   };
 }
 
-function signOf({ character, body, states }: Look): Sign {
+function signFrom({ character, body, states }: Look): Sign {
   const seen = wordList(
     states.map((state) => stateWords(character, state)),
     "and",

@@ -1,11 +1,13 @@
 /** How a sought kind stands: whether it still fits, what its musts lack, what speaks against it. */
 import type { Clause, Sheet } from "../knowledge/sheet.ts";
+import type { Tables } from "../knowledge/tables.ts";
 import type { RulesInForce } from "./condition.ts";
-import { agreementOf, pointOf } from "./contradictions.ts";
+import { pointOf } from "./contradictions.ts";
 import type { Look } from "./looks.ts";
 import { isHidden } from "./masks.ts";
 import type { BodyScene, Scene } from "./scene.ts";
-import { sizePoints } from "./sizes.ts";
+import { sizePoints, weighSizes } from "./sizes.ts";
+import { CONTRADICTS, MASKED, type Weighing, weigh } from "./weigh.ts";
 
 /** One thing that speaks against a sought kind. */
 export interface Contradiction {
@@ -37,26 +39,61 @@ export interface Candidate {
 /** The must that stands for bodies of more than one age. */
 export const AGES_MUST = "age";
 
-/** Weighs one sought sheet against the find. All bodies count, kept or not: they are thought to be one kind. */
-export function candidateOf(sheet: Sheet, scene: Scene, rules: RulesInForce): Candidate {
+/**
+ * Weighs every sought sheet against the find. All bodies count, kept or not: they are thought to be one kind.
+ * @returns a candidate a row of the tables
+ */
+export function candidatesOf(tables: Tables, scene: Scene, rules: RulesInForce): Candidate[] {
+  const weighed: Weighed[] = [
+    {
+      body: undefined,
+      looks: [...scene.site.values()].map((look) => ({
+        look,
+        weighing: weigh(tables, look, undefined, undefined, true),
+      })),
+      offSize: new Set(),
+    },
+    ...scene.bodies.map((body) => weighedBody(tables, body)),
+  ];
+  return tables.sheets.map((sheet, row) => candidate(sheet, row, weighed, scene, rules));
+}
+
+/** The site, or one body, with its looks weighed and the rows that its measures lie outside of. */
+interface Weighed {
+  readonly body: BodyScene | undefined;
+  readonly looks: readonly { readonly look: Look; readonly weighing: Weighing }[];
+  readonly offSize: ReadonlySet<number>;
+}
+
+function weighedBody(tables: Tables, body: BodyScene): Weighed {
+  const offSize = new Set<number>();
+  weighSizes(tables, body.body, (row) => offSize.add(row));
+  const looks = [...body.looks.values()].map((look) => ({
+    look,
+    weighing: weigh(tables, look, body.body.age, body.conditions, true),
+  }));
+  return { body, looks, offSize };
+}
+
+function candidate(
+  sheet: Sheet,
+  row: number,
+  weighed: readonly Weighed[],
+  scene: Scene,
+  rules: RulesInForce,
+): Candidate {
   const contradictions: Contradiction[] = [];
   const doubts: Contradiction[] = [];
-  const weigh = (look: Look, body: BodyScene | undefined) => {
-    const agreement = agreementOf(sheet, look, body?.body.age, body?.conditions, true);
-    if (agreement.kind !== "contradicts" && agreement.kind !== "masked") return;
-    const { character, text } = pointOf(sheet, look, body?.body.age);
-    (agreement.kind === "contradicts" && look.sure ? contradictions : doubts).push({
-      character,
-      body: look.body,
-      text,
-    });
-  };
-  for (const look of scene.site.values()) weigh(look, undefined);
-  for (const body of scene.bodies) {
-    for (const look of body.looks.values()) weigh(look, body);
-    contradictions.push(
-      ...sizePoints(sheet, body.body).map(({ character, body: id, text }) => ({ character, body: id, text })),
-    );
+  for (const { body, looks, offSize } of weighed) {
+    for (const { look, weighing } of looks) {
+      const kind = weighing[row];
+      if (kind !== CONTRADICTS && kind !== MASKED) continue;
+      const { character, text } = pointOf(sheet, look, body?.body.age);
+      (kind === CONTRADICTS && look.sure ? contradictions : doubts).push({ character, body: look.body, text });
+    }
+    if (body !== undefined && offSize.has(row))
+      for (const { character, body: id, text } of sizePoints(sheet, body.body))
+        contradictions.push({ character, body: id, text });
   }
   const mustsMissing = missingMusts(sheet, scene);
   const listed = sheet.musts.length + (sheet.agesNeeded > 1 ? 1 : 0);
@@ -72,7 +109,8 @@ export function candidateOf(sheet: Sheet, scene: Scene, rules: RulesInForce): Ca
   };
 }
 
-function isAllowed(sheet: Sheet, rules: RulesInForce): boolean {
+/** Whether the house rules let a kind be kept. */
+export function isAllowed(sheet: Sheet, rules: RulesInForce): boolean {
   switch (sheet.houseRule) {
     case undefined:
       return true;
@@ -85,7 +123,8 @@ function isAllowed(sheet: Sheet, rules: RulesInForce): boolean {
   }
 }
 
-function missingMusts(sheet: Sheet, scene: Scene): MissingMust[] {
+/** The musts of a sheet that no sure, unhidden look confirms. */
+export function missingMusts(sheet: Sheet, scene: Scene): MissingMust[] {
   const missing: MissingMust[] = [];
   const agesSeen = new Set<string>();
   for (const must of sheet.musts) {

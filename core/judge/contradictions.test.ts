@@ -2,7 +2,7 @@ import { expect } from "chai";
 import fc from "fast-check";
 import { finds, shelves } from "../tests/arbitraries.ts";
 import { answerTo, bodyOf } from "../tests/build.ts";
-import { plainAgreement } from "../tests/plain-agreement.ts";
+import { plainAgreement } from "../tests/plain/agreement.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { agreementOf, pointOf } from "./contradictions.ts";
 import { sceneOf } from "./scene.ts";
@@ -35,7 +35,7 @@ describe("how a look stands to a sheet", () => {
               }
           }
       }),
-      { numRuns: 40 },
+      { numRuns: 12 },
     );
     expect([...seen.keys()].sort()).to.deep.equal(["agrees", "contradicts", "masked", "silent"]);
   });

@@ -1,10 +1,18 @@
 /** Whether a look agrees with a sheet, contradicts it, or is hidden from saying either. */
 
-import { AGES, type Age, definitionOf, type Family, HARD_FAMILIES, neighboursOf } from "../find/vocabulary.ts";
+import {
+  AGES,
+  type Age,
+  type CharacterId,
+  definitionOf,
+  type Family,
+  HARD_FAMILIES,
+  neighboursOf,
+} from "../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
 import type { AgeTable, Sheet } from "../knowledge/sheet.ts";
 import type { Look } from "./looks.ts";
-import { type Conditions, canHide, type Mask, masksInForce } from "./masks.ts";
+import { type Conditions, canHide, type Mask, masksInForce, ownMasksInForce } from "./masks.ts";
 
 /** What one look says about one sheet. */
 export type Agreement =
@@ -56,7 +64,7 @@ export function agreementOf(
   let plain = 0;
   for (const state of look.states) if (listed.accepted.has(state) || saysNothing(state, every)) plain += 1;
   if (all ? plain === look.states.length : plain > 0) return AGREES;
-  const masks = masksInForce(look, conditions);
+  const masks = [...masksInForce(look, conditions), ...ownMasksInForce(sheet, look, conditions)];
   return masks.length === 0 ? CONTRADICTS : throughMasks(listed, look, masks, every, all);
 }
 
@@ -97,27 +105,58 @@ function listing(byAge: AgeTable, ages: readonly Age[]): Listed | undefined {
 }
 
 /** A pleasant smell that nobody can name says nothing; an unpleasant one is never evidence against a danger. */
-function saysNothing(state: string, sought: boolean): boolean {
+export function saysNothing(state: string, sought: boolean): boolean {
   return state === "pleasant-unnamed" || (state === "unpleasant-unnamed" && !sought);
 }
 
 /** The point that a contradicting look makes. */
 export function pointOf(sheet: Sheet, look: Look, age: Age | undefined): Point {
   const { family } = definitionOf(look.character);
-  const listed = listedAt(sheet.characters[look.character], age)?.states ?? [];
-  const seen = wordList(
-    look.states.map((state) => stateWords(look.character, state)),
-    "and",
-  );
-  const has = wordList(listed.slice(0, 4).map((state) => stateWords(look.character, state)));
-  const where = look.body === "site" ? "" : ` on ${look.body}`;
   return {
     family,
     character: look.character,
     body: look.body,
     hard: HARD_FAMILIES.has(family),
-    text: `${CHARACTER_WORDS[look.character].plain}: ${seen}${where}; the ${sheet.names.common} has ${has}${listed.length > 4 ? " and others" : ""}`,
+    text: seenWords(look) + listedWords(sheet, look.character, age),
   };
+}
+
+const SEEN_WORDS = new WeakMap<Look, string>();
+
+/** What was seen and where, the same for every sheet that it speaks against. */
+function seenWords(look: Look): string {
+  let words = SEEN_WORDS.get(look);
+  if (words === undefined) {
+    const seen = wordList(
+      look.states.map((state) => stateWords(look.character, state)),
+      "and",
+    );
+    words = `${CHARACTER_WORDS[look.character].plain}: ${seen}${look.body === "site" ? "" : ` on ${look.body}`}; the `;
+    SEEN_WORDS.set(look, words);
+  }
+  return words;
+}
+
+const LISTED_WORDS = new WeakMap<AgeTable, Map<Age | undefined, string>>();
+
+/** What a kind has instead, with its name. */
+function listedWords(sheet: Sheet, character: CharacterId, age: Age | undefined): string {
+  const table = sheet.characters[character];
+  if (table === undefined) return sheet.names.common;
+  let byOneAge = LISTED_WORDS.get(table);
+  if (byOneAge === undefined) {
+    byOneAge = new Map();
+    LISTED_WORDS.set(table, byOneAge);
+  }
+  let words = byOneAge.get(age);
+  if (words === undefined) {
+    const listed = listedAt(table, age)?.states ?? [];
+    const has = wordList(listed.slice(0, 4).map((state) => stateWords(character, state)));
+    words = ` has ${has}${listed.length > 4 ? " and others" : ""}`;
+    byOneAge.set(age, words);
+  }
+  // sheets that are made from one another may share a table, never a name
+  return sheet.names.common + words;
 }
 
 /** The use of a mask, with its reason. */

@@ -2,16 +2,28 @@
 import type { Find } from "../find/schema.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
-import { type Candidate, candidateOf } from "./candidates.ts";
+import { type Candidate, candidatesOf } from "./candidates.ts";
 import { conditionRefusals, groundRefusals, type RulesInForce, rulesOf } from "./condition.ts";
-import { type Distance, distanceOf, STATUSES, type Status } from "./distance.ts";
-import { likeliness } from "./ranking.ts";
+import {
+  type BodyWeighing,
+  type Distance,
+  distanceIn,
+  type Evidence,
+  evidenceIn,
+  STATUSES,
+  type Status,
+  weighBody,
+  weighedLook,
+} from "./distance.ts";
+import { likelinesses } from "./ranking.ts";
 import { type BodyScene, inheritedLooks, type Scene, sceneOf } from "./scene.ts";
 import { type StopSign, stopSignsOf } from "./stop-signs.ts";
 
 /** A danger with its distance from every body and from the find: that of its nearest kept body. */
 export interface DangerDistance {
   readonly sheet: Sheet;
+  /** Its row on the tables of the dangers. */
+  readonly row: number;
   /** The body with the fewest mistakes between it and the danger. */
   readonly nearest: Distance;
   /** The least cleared status of all the bodies that count: one body that is not cleared is enough. */
@@ -29,10 +41,13 @@ export interface Refusals {
 
 /** All that the verdict rests on. */
 export interface Judgement {
+  readonly knowledge: Knowledge;
   readonly scene: Scene;
   readonly rules: RulesInForce;
   /** Nearest first: fewest mistakes, then likeliest. */
   readonly dangers: readonly DangerDistance[];
+  /** Every body with its looks weighed against every danger, in the order of the scene. */
+  readonly weighed: readonly BodyWeighing[];
   /** Those that fit first, then by likeliness. */
   readonly candidates: readonly Candidate[];
   readonly refusals: readonly Refusals[];
@@ -43,17 +58,19 @@ export interface Judgement {
 export function judge(find: Find, knowledge: Knowledge): Judgement {
   const scene = sceneOf(find);
   const rules = rulesOf(find);
-  const inherited = new Map(scene.bodies.map((body) => [body, inheritedLooks(scene, body)]));
-  const counted = scene.kept.length > 0 ? scene.kept : scene.bodies;
+  const { dangerTables, soughtTables } = knowledge;
+  const site = [...scene.site.values()].map((look) => weighedLook(dangerTables, look, undefined));
+  const weighed = scene.bodies.map((body) => weighBody(dangerTables, site, body, inheritedLooks(scene, body)));
+  const counted = weighed.filter(({ body }) => body.kept || scene.kept.length === 0);
 
-  const dangers = knowledge.dangers.map((sheet): DangerDistance => {
-    const perBody = scene.bodies.map((body) =>
-      distanceOf(sheet, scene, body, inherited.get(body) ?? [], rules.distance),
-    );
-    const ofCounted = perBody.filter((distance) => counted.some((body) => body.body.id === distance.body));
+  const likely = likelinesses(dangerTables, scene);
+  const dangers = knowledge.dangers.map((sheet, row): DangerDistance => {
+    const perBody = weighed.map((body) => distanceIn(body, row, rules.distance));
+    const ofCounted =
+      counted.length === weighed.length ? perBody : counted.map((body) => distanceIn(body, row, rules.distance));
     const nearest = ofCounted.reduce((near, distance) => (compareDistances(distance, near) < 0 ? distance : near));
     const status = STATUSES[Math.min(...ofCounted.map((distance) => STATUSES.indexOf(distance.status)))] ?? "stands";
-    return { sheet, nearest, status, perBody, likeliness: likeliness(sheet, scene) };
+    return { sheet, row, nearest, status, perBody, likeliness: likely[row] ?? 0 };
   });
   dangers.sort(
     (one, other) =>
@@ -62,9 +79,10 @@ export function judge(find: Find, knowledge: Knowledge): Judgement {
       (one.sheet.id < other.sheet.id ? -1 : 1),
   );
 
-  const ranked = knowledge.sought.map((sheet) => ({
-    candidate: candidateOf(sheet, scene, rules),
-    likeliness: likeliness(sheet, scene),
+  const likelySought = likelinesses(soughtTables, scene);
+  const ranked = candidatesOf(soughtTables, scene, rules).map((candidate, row) => ({
+    candidate,
+    likeliness: likelySought[row] ?? 0,
   }));
   ranked.sort(
     (one, other) =>
@@ -76,13 +94,21 @@ export function judge(find: Find, knowledge: Knowledge): Judgement {
   const candidates = ranked.map(({ candidate }) => candidate);
 
   return {
+    knowledge,
     scene,
     rules,
     dangers,
+    weighed,
     candidates,
     refusals: refusalsOf(scene, rules, candidates),
     ground: groundRefusals(find, rules),
   };
+}
+
+/** Why a danger stands where it does on one body, in words. Made when it is asked for: there are many dangers. */
+export function evidenceOf({ weighed }: Judgement, danger: DangerDistance, body: string): Evidence {
+  const on = weighed.find((one) => one.body.body.id === body);
+  return on === undefined ? { points: [], masks: [], speaksFor: [] } : evidenceIn(on, danger.sheet, danger.row);
 }
 
 function compareDistances(one: Distance, other: Distance): number {

@@ -6,6 +6,7 @@
  */
 import type { Body, Find } from "../find/schema.ts";
 import type { Age, CharacterId, Lift, PrintPaper, Wear } from "../find/vocabulary.ts";
+import type { MaskMoment, Sheet } from "../knowledge/sheet.ts";
 import type { Look, Looks } from "./looks.ts";
 
 /** More than a few hours since picking: colours, stain, smell and texture are no longer those of the field. */
@@ -330,6 +331,44 @@ export function masksInForce(look: Look, conditions: Conditions | undefined): re
   const masks = (MASKS_BY_CHARACTER.get(look.character) ?? []).filter((mask) => mask.inForce(conditions, look));
   known.set(look, masks);
   return masks;
+}
+
+/** What puts a sheet's own mask in force. */
+const MOMENTS: Readonly<Record<MaskMoment, (c: Conditions) => boolean>> = {
+  always: () => true,
+  button: isButton,
+  mature: (c) => c.age === undefined || c.age === "mature",
+  old: isOld,
+  wear: (c) => c.wear.size > 0,
+  rain: (c) => c.rain,
+  weathered,
+  frost: (c) => c.frost || c.wear.has("frozen"),
+  drought: (c) => c.drought || c.wear.has("dried-out"),
+  cold: (c) => c.cold,
+  stale: (c) => c.stale,
+};
+
+const OWN = new WeakMap<Sheet, readonly Mask[]>();
+
+/** The masks that a sheet has of its own and that are in force on one look. */
+export function ownMasksInForce(sheet: Sheet, look: Look, conditions: Conditions | undefined): readonly Mask[] {
+  if (conditions === undefined || sheet.masks.length === 0) return [];
+  let own = OWN.get(sheet);
+  if (own === undefined) {
+    own = sheet.masks.map(({ when, from, to, lift, ...mask }, index): Mask => {
+      const moments = when.map((moment) => MOMENTS[moment]);
+      return {
+        ...mask,
+        ...(from === undefined ? {} : { from }),
+        ...(to === undefined ? {} : { to }),
+        ...(lift === undefined ? {} : { lift }),
+        id: `${sheet.id}-${index + 1}`,
+        inForce: (now) => moments.some((holds) => holds(now)),
+      };
+    });
+    OWN.set(sheet, own);
+  }
+  return own.filter((mask) => mask.characters.includes(look.character) && mask.inForce(conditions, look));
 }
 
 /** Whether a mask can make a true state look like the one observed. */

@@ -1,13 +1,15 @@
 import { expect } from "chai";
 import { bodyOf, findOf, type Seen } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
-import { likeliness } from "./ranking.ts";
+import { likelinesses } from "./ranking.ts";
 import { sceneOf } from "./scene.ts";
 
 const likely = (id: string, words: Seen, more = {}) => {
-  const sheet = SHIPPED.byId.get(id);
-  if (sheet === undefined) throw new Error(`no sheet ${id}`);
-  return likeliness(sheet, sceneOf(findOf([bodyOf(words, { age: "mature", ...more })])));
+  const tables = SHIPPED.dangers.some((sheet) => sheet.id === id) ? SHIPPED.dangerTables : SHIPPED.soughtTables;
+  const row = tables.sheets.findIndex((sheet) => sheet.id === id);
+  const likely = likelinesses(tables, sceneOf(findOf([bodyOf(words, { age: "mature", ...more })])))[row];
+  if (likely === undefined) throw new Error(`no sheet ${id}`);
+  return likely;
 };
 
 describe("the ranking, which sorts and nothing more", () => {

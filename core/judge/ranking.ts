@@ -2,8 +2,9 @@
  * Which kinds are likelier, by naive Bayes over the families of evidence. It sorts, and nothing more: no figure made
  * here ever clears or condemns anything.
  */
-import { AGES, type Age, definitionOf } from "../find/vocabulary.ts";
-import type { Frequency, Sheet } from "../knowledge/sheet.ts";
+import { type Age, definitionOf, FAMILIES } from "../find/vocabulary.ts";
+import type { Frequency } from "../knowledge/sheet.ts";
+import { bitsOf, type Tables } from "../knowledge/tables.ts";
 import type { Look } from "./looks.ts";
 import type { Scene } from "./scene.ts";
 
@@ -15,42 +16,69 @@ export const SHARE: Readonly<Record<Frequency, number>> = {
   rare: 0.04,
 };
 /** What is left for a state that a sheet does not list: observers err. */
-const UNLISTED = 0.005;
+export const UNLISTED = 0.005;
 /** Weight of an unsure look against knowing nothing. */
-const UNSURE_WEIGHT = 0.5;
-const KNOWING_NOTHING = 0.3;
+export const UNSURE_WEIGHT = 0.5;
+export const KNOWING_NOTHING = 0.3;
 
-/** Natural logarithm of how well a sheet explains the looks; larger is likelier. Families count once, by their mean. */
-export function likeliness(sheet: Sheet, scene: Scene): number {
-  const byFamily = new Map<string, { sum: number; count: number }>();
+/**
+ * How well each sheet explains the looks, as a natural logarithm; larger is likelier. Families count once, by the mean
+ * of their looks; a look of which a sheet says nothing counts nothing.
+ */
+export function likelinesses(tables: Tables, scene: Scene): Float64Array {
+  const total = new Float64Array(tables.sheets.length);
+  const byFamily = new Map<string, { look: Look; age: Age | undefined }[]>();
   const add = (look: Look, age: Age | undefined) => {
-    const share = shareOf(sheet, look, age);
-    if (share === undefined) return;
     const { family } = definitionOf(look.character);
-    const tally = byFamily.get(family) ?? { sum: 0, count: 0 };
-    byFamily.set(family, { sum: tally.sum + Math.log(share), count: tally.count + 1 });
+    byFamily.set(family, [...(byFamily.get(family) ?? []), { look, age }]);
   };
   for (const look of scene.site.values()) add(look, undefined);
   for (const body of scene.bodies) for (const look of body.looks.values()) add(look, body.body.age);
-  let total = 0;
-  for (const { sum, count } of byFamily.values()) total += sum / count;
+  for (const family of FAMILIES) addFamily(tables, byFamily.get(family) ?? [], total);
   return total;
 }
 
-function shareOf(sheet: Sheet, look: Look, age: Age | undefined): number | undefined {
-  const byAge = sheet.characters[look.character];
-  if (byAge === undefined) return undefined;
-  // plain loops, since this is asked for every look and every sheet
-  let best: number | undefined;
-  for (const one of age === undefined ? AGES : [age]) {
-    const table = byAge[one];
-    if (table === undefined) continue;
-    best ??= UNLISTED;
-    for (const state of look.states) {
-      const frequency = table[state];
-      if (frequency !== undefined && SHARE[frequency] > best) best = SHARE[frequency];
+function addFamily(tables: Tables, looks: readonly { look: Look; age: Age | undefined }[], total: Float64Array): void {
+  if (looks.length === 0) return;
+  const sum = new Float64Array(total.length);
+  const count = new Uint16Array(total.length);
+  for (const { look, age } of looks) {
+    const { by } = tables.column(look.character, age);
+    const seen = bitsOf(look.character, look.states);
+    const logs = logsOf(look.sure);
+    for (let row = 0; row < total.length; row += 1) {
+      const always = by.always[row] ?? 0;
+      const usual = by.usual[row] ?? 0;
+      const sometimes = by.sometimes[row] ?? 0;
+      const rare = by.rare[row] ?? 0;
+      if ((always | usual | sometimes | rare) === 0) continue;
+      count[row] = (count[row] ?? 0) + 1;
+      sum[row] =
+        (sum[row] ?? 0) +
+        (always & seen
+          ? logs.always
+          : usual & seen
+            ? logs.usual
+            : sometimes & seen
+              ? logs.sometimes
+              : rare & seen
+                ? logs.rare
+                : logs.unlisted);
     }
   }
-  if (best === undefined) return undefined;
-  return look.sure ? best : UNSURE_WEIGHT * best + (1 - UNSURE_WEIGHT) * KNOWING_NOTHING;
+  for (let row = 0; row < total.length; row += 1) {
+    const looked = count[row] ?? 0;
+    if (looked > 0) total[row] = (total[row] ?? 0) + (sum[row] ?? 0) / looked;
+  }
+}
+
+function logsOf(sure: boolean): Readonly<Record<Frequency | "unlisted", number>> {
+  const log = (share: number) => Math.log(sure ? share : UNSURE_WEIGHT * share + (1 - UNSURE_WEIGHT) * KNOWING_NOTHING);
+  return {
+    always: log(SHARE.always),
+    usual: log(SHARE.usual),
+    sometimes: log(SHARE.sometimes),
+    rare: log(SHARE.rare),
+    unlisted: log(UNLISTED),
+  };
 }

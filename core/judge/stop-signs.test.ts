@@ -18,12 +18,15 @@ describe("white gills with a ring, a sac, a bulb or warts", () => {
     ["ring", "skirt"],
     ["ring", "remnants"],
     ["base", "sac"],
-    ["base", "bulb"],
     ["base", "gutter-bulb"],
     ["veil-on-cap", "white-warts"],
   ] as const)
     it(`stop a grown body: ${character} ${state}`, () =>
       expect(reasonsFor({ "gill-colour": "white", [character]: state })).to.include(sign));
+  it("do not stop while a sought sheet that says exactly that still fits: the parasol has white gills and a bulb", () => {
+    expect(reasonsFor({ "gill-colour": "white", base: "bulb" })).not.to.include(sign);
+    expect(reasonsFor({ "gill-colour": "white", base: "bulb", "veil-on-cap": "white-warts" })).to.include(sign);
+  });
   it("do not stop without any of them", () =>
     expect(reasonsFor({ "gill-colour": "white", ring: "none", base: "plain" })).not.to.include(sign));
   it("do not stop a body whose gills are pink", () =>

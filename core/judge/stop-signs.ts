@@ -82,12 +82,11 @@ const RULES: readonly Rule[] = [
   {
     code: "sac-with-pale-cap",
     text: "A sac at the foot with a pale cap, and no brown, pink or black spores seen.",
-    holds: ({ aimedAt }, sees) =>
+    holds: (_question, sees) =>
       sees("base", "sac", "clasping-rim") &&
       sees("cap-colour", ...SAC_PALE_CAPS) &&
       !sees("gill-colour", ...SPORE_COLOURED_GILLS) &&
-      !sees("spore-print", ...SPORE_COLOURED_PRINTS) &&
-      !aimedAt([["base", "sac"]]),
+      !sees("spore-print", ...SPORE_COLOURED_PRINTS),
   },
   {
     code: "embryo-or-dark-inside",

@@ -5,6 +5,7 @@ import { canonicalJson } from "../find/canonical.ts";
 import { faultsOf, type Parsed } from "../find/parse.ts";
 import { DANGER_TIERS } from "../find/taxa.ts";
 import { type Sheet, sheetSchema } from "./sheet.ts";
+import { type Tables, tablesOfSheets } from "./tables.ts";
 
 const EDITION_LENGTH = 12;
 
@@ -16,17 +17,25 @@ export interface Knowledge {
   readonly dangers: readonly Sheet[];
   readonly sought: readonly Sheet[];
   readonly byId: ReadonlyMap<string, Sheet>;
+  /** The dangers compiled, a row each in the order of `dangers`. */
+  readonly dangerTables: Tables;
+  /** The sought kinds compiled, a row each in the order of `sought`. */
+  readonly soughtTables: Tables;
 }
 
 /** Puts checked sheets on the shelf, in the order of their ids whatever the order given. */
 export function shelve(sheets: readonly Sheet[]): Knowledge {
   const ordered = [...sheets].sort((one, other) => (one.id < other.id ? -1 : one.id > other.id ? 1 : 0));
+  const dangers = ordered.filter((sheet) => DANGER_TIERS.has(sheet.tier));
+  const sought = ordered.filter((sheet) => !DANGER_TIERS.has(sheet.tier));
   return {
     edition: bytesToHex(sha256(utf8ToBytes(canonicalJson(ordered)))).slice(0, EDITION_LENGTH),
     sheets: ordered,
-    dangers: ordered.filter((sheet) => DANGER_TIERS.has(sheet.tier)),
-    sought: ordered.filter((sheet) => !DANGER_TIERS.has(sheet.tier)),
+    dangers,
+    sought,
     byId: new Map(ordered.map((sheet) => [sheet.id, sheet])),
+    dangerTables: tablesOfSheets(dangers),
+    soughtTables: tablesOfSheets(sought),
   };
 }
 

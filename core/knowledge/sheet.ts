@@ -130,6 +130,26 @@ const ownMaskSchema = z
 /** Something that hides this one kind's true states, beyond what hides every kind's. */
 export type OwnMask = z.infer<typeof ownMaskSchema>;
 
+/** What the knowledge lint may find and a sheet may excuse, always with a reason. */
+export const LINT_RULES = [
+  "lookalike-not-mutual",
+  "pair-not-separable",
+  "pair-of-practice",
+  "typical-find",
+  "too-few-characters",
+  "months",
+  "genus-count",
+  "basis-of-nothing",
+] as const;
+export type LintRule = (typeof LINT_RULES)[number];
+
+const exceptionSchema = z.strictObject({
+  rule: z.enum(LINT_RULES),
+  /** The other sheet of a pair. */
+  with: z.string().optional(),
+  reason: z.string().min(10),
+});
+
 const basisSchema = z
   .record(
     z.string(),
@@ -188,6 +208,8 @@ export const sheetSchema = z
       containers: z.string().optional(),
     }),
     basis: basisSchema,
+    /** What the lint may pass over here, and why. */
+    exceptions: z.array(exceptionSchema).default([]),
   })
   .superRefine((sheet, context) => {
     if (registeredTier(sheet.id) !== sheet.tier)

@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import { assess } from "../assess.ts";
-import { typicalFind } from "../tests/arbitraries.ts";
+import { typicalFind } from "../lint/typical.ts";
 import { answerTo, bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { compareSheets, separation } from "./compare.ts";
@@ -42,18 +42,6 @@ describe("what tells two kinds apart", () => {
       }
   });
 
-  it("exists for every danger and every sought kind: two families at the least, one of them hard", () => {
-    for (const danger of SHIPPED.dangers)
-      for (const sought of SHIPPED.sought) {
-        const differences = compareSheets(danger, sought);
-        expect(new Set(differences.map((one) => one.family)).size, `${danger.id} · ${sought.id}`).to.be.at.least(2);
-        expect(
-          differences.some((one) => one.hard),
-          `${danger.id} · ${sought.id}`,
-        ).to.equal(true);
-      }
-  });
-
   it("is nothing where a sheet says nothing", () => {
     expect(separation(sheet("agaricus-campestris"), sheet("amanita-virosa"), "cap-zones", undefined)).to.equal(0);
   });
@@ -65,12 +53,8 @@ describe("if you were wrong", () => {
 
   it("about the foot, both amanitas would be one mistake away", () => {
     const foot = consequences.find((one) => one.character === "base" && one.body === "A");
-    expect(
-      foot?.nearer.filter((one) => one.sheet.startsWith("amanita")).map((one) => [one.from, one.to]),
-    ).to.deep.equal([
-      [2, 1],
-      [2, 1],
-    ]);
+    for (const angel of ["amanita-phalloides", "amanita-virosa", "amanita-bisporigera", "amanita-verna"])
+      expect(foot?.nearer.find((one) => one.sheet === angel)).to.include({ from: 2, to: 1 });
     expect(foot?.what).to.equal("shape of the foot of A");
   });
 

@@ -71,6 +71,14 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     shows: ["cap-colour", "cap-surface", "cap-shape", "two-toned", "cap-margin"],
   },
   {
+    id: "measure",
+    of: "body",
+    minutes: 1,
+    waitHours: 0,
+    destroys: false,
+    shows: [],
+  },
+  {
     id: "lift-base-whole",
     of: "body",
     minutes: 2,
@@ -159,6 +167,7 @@ export const TEST_WORDS: Readonly<Record<string, string>> = {
   "look-at-ring": "Look at the ring of {body}",
   "look-at-stem": "Look at the stem of {body}",
   "look-at-cap": "Look at the cap of {body}",
+  measure: "Measure the cap and the stem of {body}",
   "lift-base-whole": "Lift {body} whole and look at the foot",
   "look-at-foot": "Look at the foot of {body}",
   "nick-foot": "Nick the very foot of {body} and watch",

@@ -74,9 +74,7 @@ describe("what to do next", () => {
   });
 
   it("names no test for a find that fits no sheet", () => {
-    expect(
-      tests(answerTo([bodyOf({ underside: "gills", "stem-texture": "chalk-brittle", "gill-texture": "brittle" })])),
-    ).to.deep.equal([]);
+    expect(tests(answerTo([bodyOf({ underside: "lobed", latex: "orange", ring: "cogwheel" })]))).to.deep.equal([]);
   });
 
   it("says of a danger that nothing here can settle which it is and why", () => {

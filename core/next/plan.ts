@@ -4,20 +4,14 @@
  * The set is the cheapest there is, exactly: a minimum-cost multi-cover over the families of evidence. The order puts
  * first what is likeliest to end the matter for its cost.
  */
-
-import type { Tier } from "../find/taxa.ts";
-import { type CharacterId, definitionOf, type Family, HARD_FAMILIES } from "../find/vocabulary.ts";
 import { AGES_MUST, type Candidate } from "../judge/candidates.ts";
-import { agreementOf } from "../judge/contradictions.ts";
-import { familiesOf } from "../judge/distance.ts";
-import type { Judgement } from "../judge/judge.ts";
-import type { Look } from "../judge/looks.ts";
-import { type Conditions, isHidden } from "../judge/masks.ts";
-import { type BodyScene, hasQuickLook, ONCE_ONLY } from "../judge/scene.ts";
-import { FREQUENCIES, type Must, type Sheet, type StateTable, tablesOf } from "../knowledge/sheet.ts";
-import { separation } from "./compare.ts";
-import { cheapestCover, type Demand, isAttainable } from "./cover.ts";
-import { FIELD_TESTS, type FieldTest, testWords } from "./field-tests.ts";
+import { evidenceOf, type Judgement } from "../judge/judge.ts";
+import type { Must } from "../knowledge/sheet.ts";
+import { cheapestCover, isAttainable } from "./cover.ts";
+import { type FieldTest, testWords } from "./field-tests.ts";
+import { demandsOf, helping, isOpen, type Need, needsOf, TIER_WEIGHT, take } from "./needs.ts";
+import { type Option, optionsOf, showsMust } from "./options.ts";
+import { byRatio } from "./order.ts";
 
 /** One step of the plan. */
 export interface PlannedTest {
@@ -47,37 +41,14 @@ export interface Plan {
   readonly cannotSettle: readonly CannotSettle[];
 }
 
-/** How much it is worth to move a danger of each tier by one mistake (our own scale; it only orders the tests). */
-const TIER_WEIGHT: Partial<Record<Tier, number>> = { deadly: 4, serious: 2, sickener: 1 };
-const MUST_WEIGHT = 1;
+/** Even odds that the find is one of the dangers that stand, shared out by their tiers (our own scale). */
+const ODDS_OF_DANGER = 0.5;
+/** How likely a must is to fail of itself (our own scale; it only orders the tests). */
+const ODDS_OF_A_MUST_FAILING = 0.02;
 /** Soft points never rule out alone, and a nose or a colour is easily mistaken: they are worth less than a hard one. */
 const SOFT_SHARE = 0.25;
 const MINUTES_A_WAITING_HOUR = 4;
 const MINUTES_FOR_SPOILING = 1;
-
-interface Need {
-  readonly danger: Sheet;
-  readonly body: string;
-  readonly families: Set<Family>;
-  hard: boolean;
-}
-
-interface Option {
-  readonly test: FieldTest;
-  readonly body: BodyScene | undefined;
-  readonly looks: readonly Look[];
-  readonly conditions: Conditions | undefined;
-  /** Other bodies that would take the result over on the strength of their own quick look. */
-  readonly lentTo: ReadonlySet<string>;
-  /** By danger, the looks that would speak against it. */
-  readonly against: ReadonlyMap<string, readonly Against[]>;
-}
-
-/** A look that would speak against a danger, and how well it tells the two kinds apart, from 0 to 1. */
-interface Against {
-  readonly look: Look;
-  readonly power: number;
-}
 
 const NOTHING: Plan = { tests: [], minutes: 0, waitHours: 0, cannotSettle: [] };
 
@@ -93,21 +64,27 @@ export function planNext(
   const supposed = judgement.candidates.find((one) => one.fits && one.allowed && one.sheet.tier !== "inedible");
   if (verdict !== "hold" || supposed === undefined) return NOTHING;
   const asked = judgement.rules.distance;
-  const needs = needsOf(judgement);
+  const options = optionsOf(judgement, supposed.sheet);
+  const needs = needsOf(judgement, options);
   const musts = mustsToShow(supposed);
-  const options = cheapestOptions(optionsOf(judgement, supposed.sheet, needs), needs, musts, supposed, asked);
-  const chosen = inOrder(options, needs, musts, supposed, asked);
+  const chosen = inOrder(cheapestOptions(options, needs, musts, supposed, asked), options, needs, musts, supposed);
   const tests = [
     ...agesUntold.map((body) => step("tell-the-age", body, 0.5)),
-    ...chosen.map(({ option, moves }) => planned(option, moves)),
+    ...chosen.map((index) => {
+      const moves = movedBy(index, needs, asked);
+      take(needs, index);
+      return options[index] === undefined ? [] : [planned(options[index], moves)];
+    }),
     ...otherAges(supposed),
-  ];
+  ].flat();
   return {
     supposing: supposed.sheet.id,
     tests,
     minutes: tests.reduce((sum, test) => sum + test.minutes, 0),
     waitHours: Math.max(0, ...tests.map((test) => test.waitHours)),
-    cannotSettle: needs.filter((need) => isOpen(need, asked)).map((need) => cannotSettle(need, judgement, supposed)),
+    cannotSettle: needs
+      .filter((need) => isOpen(need, asked))
+      .flatMap((need) => need.dangers.map((danger) => cannotSettle(need.body, danger, judgement, supposed))),
   };
 }
 
@@ -121,58 +98,48 @@ function cheapestOptions(
   musts: ReadonlySet<string>,
   supposed: Candidate,
   asked: number,
-): Option[] {
-  const demands: Demand[] = [];
-  for (const need of needs) {
-    const byFamily = new Map<Family, number[]>();
-    const hard: number[] = [];
-    options.forEach((option, index) => {
-      if (!reaches(option, need)) return;
-      for (const { look } of option.against.get(need.danger.id) ?? []) {
-        const { family } = definitionOf(look.character);
-        if (!need.families.has(family)) byFamily.set(family, [...(byFamily.get(family) ?? []), index]);
-        if (isHard(look)) hard.push(index);
-      }
-    });
-    demands.push({ atLeast: asked - need.families.size, groups: [...byFamily.values()] });
-    if (!need.hard) demands.push({ atLeast: 1, groups: [hard] });
-  }
+): readonly number[] {
+  const demands = needs.flatMap((need) => demandsOf(need, asked));
   for (const must of musts) {
-    const showing = options.flatMap((option, index) =>
-      option.looks.some((look) => look.character === must && showsMust(look, option, supposed)) ? [index] : [],
-    );
+    const showing = options.flatMap((option, index) => (showsMust(option, supposed.sheet, must) ? [index] : []));
     demands.push({ atLeast: 1, groups: [showing] });
   }
   const cover = cheapestCover({
     costs: options.map((option) => costOf(option.test)),
     demands: demands.filter(isAttainable),
   });
-  return (cover?.chosen ?? []).flatMap((index) => options[index] ?? []);
+  return cover?.chosen ?? [];
 }
 
-/** The chosen options, the one most likely to end the matter for its cost first. */
+/** The chosen options by the ratio rule: the one most likely to end the matter for its cost first. */
 function inOrder(
+  chosen: readonly number[],
   options: readonly Option[],
   needs: readonly Need[],
-  musts: Set<string>,
+  musts: ReadonlySet<string>,
   supposed: Candidate,
-  asked: number,
-): { option: Option; moves: readonly string[] }[] {
-  const left = [...options];
-  const ordered: { option: Option; moves: readonly string[] }[] = [];
-  while (left.length > 0) {
-    const scored = left.map((option) => {
-      const gain = gainOf(option, needs, musts, supposed, asked);
-      return { option, gain, rate: gain.worth / costOf(option.test) };
-    });
-    const [first, ...others] = scored;
-    if (first === undefined) break;
-    const best = others.reduce((top, one) => (one.rate > top.rate ? one : top), first);
-    ordered.push({ option: best.option, moves: best.gain.moves });
-    take(best.option, needs, musts, supposed);
-    left.splice(left.indexOf(best.option), 1);
-  }
-  return ordered;
+): readonly number[] {
+  let weights = 0;
+  for (const { dangers } of needs) for (const { sheet } of dangers) weights += TIER_WEIGHT[sheet.tier] ?? 0;
+  const trials = chosen.flatMap((index) => {
+    const option = options[index];
+    if (option === undefined) return [];
+    let ending = 0;
+    for (const need of needs) {
+      const brought = need.brought.filter((one) => one.option === index);
+      if (brought.length === 0) continue;
+      for (const { sheet, row } of need.dangers) {
+        const best = Math.max(
+          ...brought.map(({ against, hard }) => (option.against[against]?.power(row) ?? 0) * (hard ? 1 : SOFT_SHARE)),
+        );
+        ending += (TIER_WEIGHT[sheet.tier] ?? 0) * best;
+      }
+    }
+    const shown = [...musts].filter((must) => showsMust(option, supposed.sheet, must)).length;
+    const failing = (weights > 0 ? (ODDS_OF_DANGER * ending) / weights : 0) + ODDS_OF_A_MUST_FAILING * shown;
+    return [{ index, cost: costOf(option.test), failing: Math.min(1, failing) }];
+  });
+  return byRatio(trials).map(({ index }) => index);
 }
 
 /** Missing musts; where an older body is to be found anyway, it will show those that its gills can show. */
@@ -183,169 +150,11 @@ function mustsToShow({ sheet, mustsMissing }: Candidate): Set<string> {
   return new Set(mustsMissing.map((must) => must.character).filter((character) => !shownByOlder.has(character)));
 }
 
-function needsOf({ dangers, scene }: Judgement): Need[] {
-  return dangers.flatMap(({ sheet, perBody }) =>
-    perBody
-      .filter(
-        (distance) => distance.status !== "ruled-out" && scene.kept.some((body) => body.body.id === distance.body),
-      )
-      .map(
-        (distance): Need => ({
-          danger: sheet,
-          body: distance.body,
-          families: new Set(familiesOf(distance.points)),
-          hard: distance.points.some((point) => point.hard),
-        }),
-      ),
-  );
-}
-
-const isOpen = (need: Need, asked: number): boolean => need.families.size < asked || !need.hard;
-
-function optionsOf({ scene }: Judgement, supposed: Sheet, needs: readonly Need[]): Option[] {
-  const options: Option[] = [];
-  const feared = new Set(needs.map((need) => need.danger));
-  const offer = (option: Omit<Option, "against" | "lentTo">) => {
-    if (option.looks.length > 0)
-      options.push({ ...option, lentTo: borrowersOf(option, scene), against: looksAgainst(option, feared, supposed) });
-  };
-  for (const test of FIELD_TESTS) {
-    if (test.of === "site") {
-      const looks = test.shows
-        .filter((one) => !scene.site.has(one))
-        .flatMap((one) => expectedLook(supposed, one, undefined, false));
-      offer({ test, body: undefined, looks, conditions: undefined });
-      continue;
-    }
-    for (const body of scene.kept) {
-      if (test.possible?.(body.conditions) === false) continue;
-      // a print under its cup is read before another cap is spent, where this body could take its result over
-      const pending = scene.bodies.some((one) => one !== body && one.conditions.printPending);
-      if (test.id === "take-spore-print" && (body.conditions.printPending || (pending && hasQuickLook(body)))) continue;
-      const conditions = { ...body.conditions, ...test.changes };
-      const looks = test.shows
-        .filter((one) => !isSettled(body, one))
-        .flatMap((one) => expectedLook(supposed, one, body, test.heated === true));
-      offer({ test, body, looks, conditions });
-    }
-  }
-  return options;
-}
-
-/** Seen surely, with nothing in force that hides it: looking again would add nothing. */
-function isSettled(body: BodyScene, character: CharacterId): boolean {
-  const look = body.looks.get(character);
-  return look?.sure === true && !isHidden(look, body.conditions);
-}
-
-/** What one would see if the find is what it seems to be: a state that its must asks for, else the commonest. */
-export function expectedLook(
-  supposed: Sheet,
-  character: CharacterId,
-  body: BodyScene | undefined,
-  heated: boolean,
-): Look[] {
-  const tables = tablesOf(supposed.characters[character], body?.body.age === undefined ? undefined : [body.body.age]);
-  const asked = new Set<string>();
-  for (const must of supposed.musts)
-    for (const way of must.ways)
-      for (const clause of way) if (clause.character === character) for (const one of clause.states) asked.add(one);
-  const state = commonest(tables, (one) => asked.has(one)) ?? commonest(tables, () => true);
-  return state === undefined ? [] : [{ character, body: body?.body.id ?? "site", states: [state], sure: true, heated }];
-}
-
-/** The state of the highest frequency, the first listed of several. */
-function commonest(tables: readonly StateTable[], counts: (state: string) => boolean): string | undefined {
-  let best: string | undefined;
-  let rank: number = FREQUENCIES.length;
-  for (const table of tables)
-    for (const [state, frequency] of Object.entries(table)) {
-      const at = FREQUENCIES.indexOf(frequency);
-      if (at >= rank || !counts(state)) continue;
-      best = state;
-      rank = at;
-    }
-  return best;
-}
-
-function gainOf(
-  option: Option,
-  needs: readonly Need[],
-  musts: ReadonlySet<string>,
-  supposed: Candidate,
-  asked: number,
-) {
-  const moves = new Set<string>();
-  let worth = 0;
-  for (const need of needs) {
-    if (!isOpen(need, asked) || !reaches(option, need)) continue;
-    const points = option.against.get(need.danger.id) ?? [];
-    const bringing = points.filter(({ look }) =>
-      need.families.size < asked ? !need.families.has(definitionOf(look.character).family) : isHard(look),
-    );
-    if (bringing.length === 0) continue;
-    moves.add(need.danger.id);
-    const best = Math.max(...bringing.map(({ look, power }) => power * (isHard(look) ? 1 : SOFT_SHARE)));
-    worth += (TIER_WEIGHT[need.danger.tier] ?? 0) * best;
-  }
-  for (const look of option.looks)
-    if (musts.has(look.character) && showsMust(look, option, supposed)) worth += MUST_WEIGHT;
-  return { worth, moves: [...moves] };
-}
-
-const isHard = (look: Look): boolean => HARD_FAMILIES.has(definitionOf(look.character).family);
-
-/** A test of the site speaks of every body; one of a body of that body, and of those that take its result over. */
-function reaches({ body, lentTo }: Option, need: Need): boolean {
-  return body === undefined || body.body.id === need.body || lentTo.has(need.body);
-}
-
-function borrowersOf({ body, test }: Pick<Option, "body" | "test">, { bodies }: Judgement["scene"]): Set<string> {
-  if (body === undefined || !test.shows.some((character) => ONCE_ONLY.includes(character))) return new Set();
-  return new Set(bodies.filter((one) => one !== body && hasQuickLook(one)).map((one) => one.body.id));
-}
-
-function looksAgainst(
-  { looks, body, conditions }: Omit<Option, "against" | "lentTo">,
-  feared: ReadonlySet<Sheet>,
-  supposed: Sheet,
-): Map<string, readonly Against[]> {
-  const age = body?.body.age;
-  const against = (danger: Sheet) =>
-    looks
-      .filter((look) => agreementOf(danger, look, age, conditions, false).kind === "contradicts")
-      .map(
-        (look): Against => ({
-          look,
-          power: separation(danger, supposed, look.character, age === undefined ? undefined : [age]),
-        }),
-      );
-  return new Map([...feared].map((danger) => [danger.id, against(danger)]));
-}
-
-function showsMust(look: Look, option: Option, { sheet }: Candidate): boolean {
-  return (
-    !isHidden(look, option.conditions) &&
-    sheet.musts.some((must) =>
-      must.ways
-        .flat()
-        .some(
-          (clause) =>
-            clause.character === look.character && look.states.every((state) => clause.states.includes(state)),
-        ),
-    )
-  );
-}
-
-function take(option: Option, needs: readonly Need[], musts: Set<string>, supposed: Candidate): void {
-  for (const need of needs) {
-    if (!reaches(option, need)) continue;
-    for (const { look } of option.against.get(need.danger.id) ?? []) {
-      need.families.add(definitionOf(look.character).family);
-      need.hard ||= isHard(look);
-    }
-  }
-  for (const look of option.looks) if (showsMust(look, option, supposed)) musts.delete(look.character);
+function movedBy(option: number, needs: readonly Need[], asked: number): readonly string[] {
+  const moved = new Set<string>();
+  for (const need of needs)
+    if (helping(need, option, asked).length > 0) for (const { sheet } of need.dangers) moved.add(sheet.id);
+  return [...moved];
 }
 
 const costOf = (test: FieldTest): number =>
@@ -367,15 +176,14 @@ function step(test: string, body: string | undefined, minutes: number): PlannedT
   return { test, text: testWords(test, body), ...of, minutes, waitHours: 0, destroys: false, movesAway: [] };
 }
 
-function cannotSettle(need: Need, { dangers }: Judgement, supposed: Candidate): CannotSettle {
-  const distance = dangers
-    .find(({ sheet }) => sheet.id === need.danger.id)
-    ?.perBody.find((one) => one.body === need.body);
-  const why = [...new Set(distance?.masks.map((mask) => mask.why) ?? [])];
-  const alike = `nothing left to look at on ${need.body} tells the ${need.danger.names.common} from the ${supposed.sheet.names.common}`;
-  return {
-    sheet: need.danger.id,
-    body: need.body,
-    why: why.length > 0 ? `${alike} today: ${why.join("; ")}` : alike,
-  };
+function cannotSettle(
+  body: string,
+  danger: Judgement["dangers"][number],
+  judgement: Judgement,
+  supposed: Candidate,
+): CannotSettle {
+  const { masks } = evidenceOf(judgement, danger, body);
+  const why = [...new Set(masks.map((mask) => mask.why))];
+  const alike = `nothing left to look at on ${body} tells the ${danger.sheet.names.common} from the ${supposed.sheet.names.common}`;
+  return { sheet: danger.sheet.id, body, why: why.length > 0 ? `${alike} today: ${why.join("; ")}` : alike };
 }

@@ -16,7 +16,7 @@ import {
   WEARS,
 } from "../find/vocabulary.ts";
 import { type Knowledge, shelve } from "../knowledge/knowledge.ts";
-import { FREQUENCIES, type Sheet, tablesOf } from "../knowledge/sheet.ts";
+import { type Sheet, tablesOf } from "../knowledge/sheet.ts";
 import { SHIPPED } from "./shipped.ts";
 
 const BODY_CHARACTERS = CHARACTER_IDS.filter((id) => definitionOf(id).of === "body");
@@ -121,61 +121,6 @@ export function finds(knowledge: Knowledge = SHIPPED): fc.Arbitrary<Find> {
       }),
     )
     .map((record) => findSchema.parse(asFile(record)));
-}
-
-/** Which of a typical find's two bodies are kept. */
-export type Kept = "both" | "young" | "mature";
-
-/** A young body's measures against a grown one's. */
-const YOUNG_SHARE = 0.7;
-
-/** A find as its sheet tells it: every character at its commonest state, of middling size, on a young and a grown body. */
-export function typicalFind(sheet: Sheet, more: Partial<Find> = {}, kept: Kept = "both"): Find {
-  const encloses = sheet.characters.underside?.mature?.enclosed === "always";
-  const commonest = (character: CharacterId, age: (typeof AGES)[number]): string | undefined => {
-    const table = sheet.characters[character]?.[age];
-    const asked = sheet.musts
-      .flatMap((must) => must.ways.flat())
-      .filter((clause) => clause.character === character && (clause.ages === undefined || clause.ages.includes(age)))
-      .flatMap((clause) => clause.states)
-      .filter((state) => table?.[state] !== undefined);
-    return (
-      asked[0] ??
-      FREQUENCIES.flatMap((frequency) => Object.keys(table ?? {}).filter((state) => table?.[state] === frequency))[0]
-    );
-  };
-  const body = (id: string, age: "young" | "mature"): unknown => ({
-    id,
-    age,
-    lifted: "whole",
-    keep: kept === "both" || kept === age,
-    measures: Object.fromEntries(
-      (["capCm", "stemLengthCm", "stemWidthMm", "thicknessMm"] as const).flatMap((measure) => {
-        const range = sheet.sizes[measure];
-        return range === undefined ? [] : [[measure, ((range[0] + range[1]) / 2) * (age === "young" ? YOUNG_SHARE : 1)]];
-      }),
-    ),
-    seen: BODY_CHARACTERS.flatMap((character) => {
-      // only what is closed all round is halved to see what it will become
-      if (character === "bisection" && !encloses) return [];
-      const state = commonest(character, age);
-      return state === undefined ? [] : [{ character, states: [state] }];
-    }),
-  });
-  return findSchema.parse(
-    asFile({
-      format: "jittery-cap/find",
-      version: 1,
-      id: sheet.id,
-      site: Object.fromEntries(
-        SITE_CHARACTERS.flatMap((character) => [[character, [commonest(character, "mature")].filter(Boolean)]]).filter(
-          ([, states]) => (states?.length ?? 0) > 0,
-        ),
-      ),
-      ...more,
-      bodies: [body("A", "young"), body("B", "mature")],
-    }),
-  );
 }
 
 /** A shelf made of the shipped sheets with characters struck out or shuffled between them. */

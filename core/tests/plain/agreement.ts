@@ -1,10 +1,10 @@
 /** How a look stands to a sheet, worked out the plain, slow way: the oracle for the one that remembers. */
 
-import { AGES, type Age, areNeighbours } from "../find/vocabulary.ts";
-import type { Agreement } from "../judge/contradictions.ts";
-import type { Look } from "../judge/looks.ts";
-import { type Conditions, canHide, MASKS } from "../judge/masks.ts";
-import type { Sheet } from "../knowledge/sheet.ts";
+import { AGES, type Age, areNeighbours } from "../../find/vocabulary.ts";
+import type { Agreement } from "../../judge/contradictions.ts";
+import type { Look } from "../../judge/looks.ts";
+import { type Conditions, canHide, MASKS, ownMasksInForce } from "../../judge/masks.ts";
+import type { Sheet } from "../../knowledge/sheet.ts";
 
 /** Reads every table anew and asks every mask. Same meaning as `agreementOf`. */
 export function plainAgreement(
@@ -28,13 +28,13 @@ export function plainAgreement(
     return truths.some((truth) => truth === state || areNeighbours(truth, state));
   };
   const masksFor = (state: string) =>
-    MASKS.filter(
-      (mask) =>
-        conditions !== undefined &&
-        mask.characters.includes(look.character) &&
-        mask.inForce(conditions, look) &&
-        truths.some((truth) => canHide(mask, truth, state)),
-    );
+    [
+      ...MASKS.filter(
+        (mask) =>
+          conditions !== undefined && mask.characters.includes(look.character) && mask.inForce(conditions, look),
+      ),
+      ...ownMasksInForce(sheet, look, conditions),
+    ].filter((mask) => truths.some((truth) => canHide(mask, truth, state)));
   const needsAll = every && look.body !== "site";
   const plain = look.states.filter(isPlain);
   if (needsAll ? plain.length === look.states.length : plain.length > 0) return { kind: "agrees" };

@@ -1,0 +1,88 @@
+/** One look weighed against every sheet at once, on the compiled tables. Same meaning as `agreementOf`, row by row. */
+import type { Age } from "../find/vocabulary.ts";
+import { agreeingBits, bitsOf, type Tables } from "../knowledge/tables.ts";
+import { agreementOf, saysNothing } from "./contradictions.ts";
+import type { Look } from "./looks.ts";
+import { type Conditions, type Mask, masksInForce } from "./masks.ts";
+
+export const SILENT = 0;
+export const AGREES = 1;
+export const MASKED = 2;
+export const CONTRADICTS = 3;
+/** How a look stands to each sheet, one byte a row. */
+export type Weighing = Uint8Array;
+
+const EVERYTHING = -1;
+const CODES = { silent: SILENT, agrees: AGREES, masked: MASKED, contradicts: CONTRADICTS } as const;
+
+/**
+ * Weighs a look against all rows. Sureness is not weighed here.
+ * @param every whether every state seen must fit (asked of sought kinds) or any one is enough (granted to dangers)
+ * @returns SILENT, AGREES, MASKED or CONTRADICTS for each row
+ */
+export function weigh(
+  tables: Tables,
+  look: Look,
+  age: Age | undefined,
+  conditions: Conditions | undefined,
+  every: boolean,
+): Weighing {
+  const { listed } = tables.column(look.character, age);
+  const masks = masksInForce(look, conditions);
+  const weighing =
+    every && look.body !== "site" && look.states.length > 1
+      ? weighEvery(listed, look, masks)
+      : weighAny(listed, look, masks, every);
+  for (const row of tables.withOwnMasks) {
+    const sheet = tables.sheets[row];
+    if (sheet !== undefined && weighing[row] === CONTRADICTS)
+      weighing[row] = CODES[agreementOf(sheet, look, age, conditions, every).kind];
+  }
+  return weighing;
+}
+
+/** Any one state that fits is enough. */
+function weighAny(listed: Uint32Array, look: Look, masks: readonly Mask[], sought: boolean): Weighing {
+  let agreeing = 0;
+  let hiding = 0;
+  for (const state of look.states) {
+    agreeing |= saysNothing(state, sought) ? EVERYTHING : agreeingBits(look.character, state);
+    hiding |= hidingBits(look, state, masks);
+  }
+  const weighing = new Uint8Array(listed.length);
+  for (let row = 0; row < listed.length; row += 1) {
+    const set = listed[row] ?? 0;
+    weighing[row] = set === 0 ? SILENT : (set & agreeing) !== 0 ? AGREES : (set & hiding) !== 0 ? MASKED : CONTRADICTS;
+  }
+  return weighing;
+}
+
+/** Every state has to fit, or to be reached through a mask. */
+function weighEvery(listed: Uint32Array, look: Look, masks: readonly Mask[]): Weighing {
+  const states = look.states.map((state) => ({
+    agreeing: saysNothing(state, true) ? EVERYTHING : agreeingBits(look.character, state),
+    hiding: hidingBits(look, state, masks),
+  }));
+  const weighing = new Uint8Array(listed.length);
+  for (let row = 0; row < listed.length; row += 1) {
+    const set = listed[row] ?? 0;
+    if (set === 0) continue;
+    let kind: number = AGREES;
+    for (const { agreeing, hiding } of states) {
+      if ((set & agreeing) !== 0) continue;
+      kind = (set & hiding) !== 0 ? MASKED : CONTRADICTS;
+      if (kind === CONTRADICTS) break;
+    }
+    weighing[row] = kind;
+  }
+  return weighing;
+}
+
+/** The true states out of which a mask in force could have made the state seen. */
+function hidingBits(look: Look, state: string, masks: readonly Mask[]): number {
+  let bits = 0;
+  for (const mask of masks)
+    if (mask.to === undefined || mask.to.includes(state))
+      bits |= mask.from === undefined ? EVERYTHING : bitsOf(look.character, mask.from);
+  return bits;
+}

@@ -1,0 +1,141 @@
+/**
+ * The sheets compiled into compact tables: for each character and age one column of bit sets, a row a sheet.
+ *
+ * One look is weighed against every sheet by a few bit operations a row. Columns are made when they are first asked for
+ * and kept as long as the sheets are.
+ */
+import { AGES, type Age, type CharacterId, definitionOf, neighboursOf } from "../find/vocabulary.ts";
+import { FREQUENCIES, type Frequency, type Sheet, type StateTable } from "./sheet.ts";
+
+/** The measures that sheets give a range for. */
+export const MEASURES = [
+  "capCm",
+  "stemLengthCm",
+  "stemWidthMm",
+  "thicknessMm",
+  "sporeLengthUm",
+  "sporeWidthUm",
+] as const;
+export type Measure = (typeof MEASURES)[number];
+
+/** What every sheet lists of one character at one age, or at an age that nobody told. */
+export interface Column {
+  /** Bit sets of the states listed; zero where the sheet says nothing. */
+  readonly listed: Uint32Array;
+  /** The same by frequency; at an untold age a state stands with its commonest. */
+  readonly by: Readonly<Record<Frequency, Uint32Array>>;
+}
+
+/** The ranges of one measure; NaN where a sheet gives none. */
+export interface Range {
+  readonly low: Float64Array;
+  readonly high: Float64Array;
+}
+
+/** Compiled sheets, rows in the order of the sheets. */
+export interface Tables {
+  readonly sheets: readonly Sheet[];
+  /** @param age undefined for an age that nobody told: a sheet then speaks only if it speaks of every age */
+  readonly column: (character: CharacterId, age: Age | undefined) => Column;
+  readonly range: (measure: Measure) => Range;
+  /** Rows of the sheets that have masks of their own. */
+  readonly withOwnMasks: readonly number[];
+}
+
+const BITS = new Map<CharacterId, ReadonlyMap<string, number>>();
+
+/** The bit of each state of a character: at most 31 states, so that bit sets stay small integers. */
+export function stateBits(character: CharacterId): ReadonlyMap<string, number> {
+  let bits = BITS.get(character);
+  if (bits === undefined) {
+    bits = new Map(definitionOf(character).states.map((state, index) => [state, 1 << index]));
+    BITS.set(character, bits);
+  }
+  return bits;
+}
+
+/** The bit set of some states; states that the character does not have count for nothing. */
+export function bitsOf(character: CharacterId, states: Iterable<string>): number {
+  const bits = stateBits(character);
+  let set = 0;
+  for (const state of states) set |= bits.get(state) ?? 0;
+  return set;
+}
+
+/** The listed states that a state seen agrees with: itself, and those that people mix up with it. */
+export function agreeingBits(character: CharacterId, state: string): number {
+  return bitsOf(character, [state, ...neighboursOf(state)]);
+}
+
+/** How many bits of a set are on. */
+export function countBits(set: number): number {
+  let n = set - ((set >>> 1) & 0x55555555);
+  n = (n & 0x33333333) + ((n >>> 2) & 0x33333333);
+  return (((n + (n >>> 4)) & 0x0f0f0f0f) * 0x01010101) >>> 24;
+}
+
+/** Compiles sheets; their order is the order of the rows. */
+export function tablesOfSheets(sheets: readonly Sheet[]): Tables {
+  const columns = new Map<string, Column>();
+  const ranges = new Map<Measure, Range>();
+  return {
+    sheets,
+    column: (character, age) => {
+      const key = definitionOf(character).byAge ? `${character} ${age ?? ""}` : character;
+      let column = columns.get(key);
+      if (column === undefined) {
+        column = compileColumn(sheets, character, age === undefined ? AGES : [age]);
+        columns.set(key, column);
+      }
+      return column;
+    },
+    range: (measure) => {
+      let range = ranges.get(measure);
+      if (range === undefined) {
+        range = {
+          low: Float64Array.from(sheets, (sheet) => sheet.sizes[measure]?.[0] ?? Number.NaN),
+          high: Float64Array.from(sheets, (sheet) => sheet.sizes[measure]?.[1] ?? Number.NaN),
+        };
+        ranges.set(measure, range);
+      }
+      return range;
+    },
+    withOwnMasks: sheets.flatMap((sheet, row) => (sheet.masks.length > 0 ? [row] : [])),
+  };
+}
+
+function compileColumn(sheets: readonly Sheet[], character: CharacterId, ages: readonly Age[]): Column {
+  const bits = stateBits(character);
+  const listed = new Uint32Array(sheets.length);
+  const by = {
+    always: new Uint32Array(sheets.length),
+    usual: new Uint32Array(sheets.length),
+    sometimes: new Uint32Array(sheets.length),
+    rare: new Uint32Array(sheets.length),
+  };
+  sheets.forEach((sheet, row) => {
+    const byAge = sheet.characters[character];
+    const tables = ages.map((age) => byAge?.[age]).filter((table) => table !== undefined);
+    // the ranking reads what is listed at some of the ages; the judgement asks for all of them
+    for (const [state, frequency] of commonestOf(tables)) {
+      const column = by[frequency];
+      column[row] = (column[row] ?? 0) | (bits.get(state) ?? 0);
+    }
+    if (tables.length === ages.length)
+      for (const table of tables)
+        for (const state of Object.keys(table)) listed[row] = (listed[row] ?? 0) | (bits.get(state) ?? 0);
+  });
+  return { listed, by };
+}
+
+/** Each state once, with the highest frequency that any of the tables gives it. */
+function commonestOf(tables: readonly StateTable[]): Map<string, Frequency> {
+  const commonest = new Map<string, Frequency>();
+  for (const table of tables)
+    for (const [state, frequency] of Object.entries(table)) {
+      const before = commonest.get(state);
+      if (before === undefined || FREQUENCIES.indexOf(frequency) < FREQUENCIES.indexOf(before))
+        commonest.set(state, frequency);
+    }
+  return commonest;
+}

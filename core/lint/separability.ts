@@ -1,0 +1,77 @@
+/** How well looking at everything tells a danger from a sought kind. */
+import { type Family, HARD_FAMILIES } from "../find/vocabulary.ts";
+import { HARD_TIMES, LENIENCY } from "../judge/sizes.ts";
+import type { Sheet } from "../knowledge/sheet.ts";
+import { compareSheets } from "../next/compare.ts";
+import { expectedMeasures } from "../next/expected.ts";
+
+/** What separates a pair. */
+export interface Separability {
+  readonly danger: string;
+  readonly sought: string;
+  /** Families that can separate them, best first, each with how often one look is enough, from 0 to 1. */
+  readonly families: readonly { readonly family: Family; readonly hard: boolean; readonly power: number }[];
+  /** How often looking at everything once brings the danger to two families with a hard one among them, from 0 to 1. */
+  readonly share: number;
+}
+
+/**
+ * Weighs a pair: for each family its best character, at its best age; families taken as independent. The share is a
+ * figure to sort pairs by, not a promise: masks and slips are left out.
+ */
+export function separabilityOf(danger: Sheet, sought: Sheet): Separability {
+  const best = new Map<Family, number>();
+  for (const { family, power } of compareSheets(danger, sought))
+    best.set(family, Math.max(best.get(family) ?? 0, power));
+  const size = sizeHit(danger, sought);
+  if (size !== "none") best.set("size", 1);
+  const isHard = (family: Family) => HARD_FAMILIES.has(family) || (family === "size" && size === "hard");
+  const families = [...best]
+    .map(([family, power]) => ({ family, hard: isHard(family), power }))
+    .sort((one, other) => Number(other.hard) - Number(one.hard) || other.power - one.power);
+  return { danger: danger.id, sought: sought.id, families, share: shareRuledOut(families) };
+}
+
+/** Whether a middling grown body of the sought kind is out of the danger's sizes, and by how much. */
+function sizeHit(danger: Sheet, sought: Sheet): "none" | "soft" | "hard" {
+  const expected = expectedMeasures(sought, "mature");
+  let hit: "none" | "soft" | "hard" = "none";
+  for (const measure of ["capCm", "stemLengthCm", "stemWidthMm", "thicknessMm"] as const) {
+    const value = expected[measure];
+    const range = danger.sizes[measure];
+    if (value === undefined || range === undefined) continue;
+    if (value > range[1] * HARD_TIMES) return "hard";
+    if (value > range[1] * LENIENCY || value < range[0] / LENIENCY) hit = "soft";
+  }
+  return hit;
+}
+
+/** The chance of two families at least with a hard one among them, by going through the families one after another. */
+function shareRuledOut(families: Separability["families"]): number {
+  // states: [number of families, 0 to 2][whether one was hard]
+  let chance = [
+    [1, 0],
+    [0, 0],
+    [0, 0],
+  ];
+  for (const { hard, power } of families) {
+    const next = [
+      [0, 0],
+      [0, 0],
+      [0, 0],
+    ];
+    chance.forEach((byHard, count) => {
+      byHard.forEach((probability, wasHard) => {
+        add(next, count, wasHard, probability * (1 - power));
+        add(next, Math.min(2, count + 1), hard ? 1 : wasHard, probability * power);
+      });
+    });
+    chance = next;
+  }
+  return chance[2]?.[1] ?? 0;
+}
+
+function add(chance: number[][], count: number, hard: number, probability: number): void {
+  const row = chance[count];
+  if (row !== undefined) row[hard] = (row[hard] ?? 0) + probability;
+}

@@ -1,0 +1,50 @@
+/** What one would see if the find is what it seems to be. */
+import type { Body, Measures } from "../find/schema.ts";
+import type { CharacterId } from "../find/vocabulary.ts";
+import type { Look } from "../judge/looks.ts";
+import type { BodyScene } from "../judge/scene.ts";
+import { FREQUENCIES, type Sheet, type StateTable, tablesOf } from "../knowledge/sheet.ts";
+
+/** A young body's measures against a grown one's (memory). */
+export const YOUNG_SHARE = 0.7;
+
+/** The look that a sheet leads to expect: a state that its musts ask for, else the commonest; none where it is silent. */
+export function expectedLook(
+  supposed: Sheet,
+  character: CharacterId,
+  body: Pick<BodyScene, "body"> | undefined,
+  heated: boolean,
+): Look[] {
+  const tables = tablesOf(supposed.characters[character], body?.body.age === undefined ? undefined : [body.body.age]);
+  const asked = new Set<string>();
+  for (const must of supposed.musts)
+    for (const way of must.ways)
+      for (const clause of way) if (clause.character === character) for (const one of clause.states) asked.add(one);
+  const state = commonest(tables, (one) => asked.has(one)) ?? commonest(tables, () => true);
+  return state === undefined ? [] : [{ character, body: body?.body.id ?? "site", states: [state], sure: true, heated }];
+}
+
+/** The state of the highest frequency, the first listed of several. */
+function commonest(tables: readonly StateTable[], counts: (state: string) => boolean): string | undefined {
+  let best: string | undefined;
+  let rank: number = FREQUENCIES.length;
+  for (const table of tables)
+    for (const [state, frequency] of Object.entries(table)) {
+      const at = FREQUENCIES.indexOf(frequency);
+      if (at >= rank || !counts(state)) continue;
+      best = state;
+      rank = at;
+    }
+  return best;
+}
+
+/** The middling measures of a body of this kind and age. */
+export function expectedMeasures(supposed: Sheet, age: Body["age"]): Measures {
+  const share = age === "young" || age === "button" || age === "egg" ? YOUNG_SHARE : 1;
+  const measures: Measures = {};
+  for (const measure of ["capCm", "stemLengthCm", "stemWidthMm", "thicknessMm"] as const) {
+    const range = supposed.sizes[measure];
+    if (range !== undefined) measures[measure] = ((range[0] + range[1]) / 2) * share;
+  }
+  return measures;
+}

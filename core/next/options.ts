@@ -1,0 +1,153 @@
+/** The tests that could still be done on this find, with what each would show if the find is what it seems to be. */
+import { type Age, type CharacterId, definitionOf, HARD_FAMILIES } from "../find/vocabulary.ts";
+import { familyBit, familyBitOf } from "../judge/families.ts";
+import type { Judgement } from "../judge/judge.ts";
+import type { Look } from "../judge/looks.ts";
+import { type Conditions, isHidden } from "../judge/masks.ts";
+import { SHARE } from "../judge/ranking.ts";
+import { type BodyScene, hasQuickLook, ONCE_ONLY } from "../judge/scene.ts";
+import { weighSizes } from "../judge/sizes.ts";
+import { CONTRADICTS, weigh } from "../judge/weigh.ts";
+import { FREQUENCIES, type Sheet } from "../knowledge/sheet.ts";
+import { countBits, type Tables, tablesOfSheets } from "../knowledge/tables.ts";
+import { expectedLook, expectedMeasures } from "./expected.ts";
+import { FIELD_TESTS, type FieldTest } from "./field-tests.ts";
+
+/** What one expected result would say against the dangers. */
+export interface Against {
+  /** The evidence family as a bit. */
+  readonly family: number;
+  /** By danger's row: 0 says nothing against it, 1 a soft point, 2 a hard one. */
+  readonly hits: Uint8Array;
+  /** How well it tells a danger's row from the supposed kind, from 0 to 1. */
+  readonly power: (row: number) => number;
+}
+
+export interface Option {
+  readonly test: FieldTest;
+  readonly body: BodyScene | undefined;
+  readonly looks: readonly Look[];
+  readonly conditions: Conditions | undefined;
+  /** Other bodies that would take the result over on the strength of their own quick look. */
+  readonly lentTo: ReadonlySet<string>;
+  readonly against: readonly Against[];
+}
+
+/** A test of the site speaks of every body; one of a body of that body, and of those that take its result over. */
+export function reaches({ body, lentTo }: Option, id: string): boolean {
+  return body === undefined || body.body.id === id || lentTo.has(id);
+}
+
+/** Every test that can be done on the site and on the kept bodies and that would show something new. */
+export function optionsOf({ scene, knowledge }: Judgement, supposed: Sheet): Option[] {
+  const options: Option[] = [];
+  const dangers = knowledge.dangerTables;
+  const alone = tablesOfSheets([supposed]);
+  const said = (looks: readonly Look[], age: Age | undefined, conditions: Conditions | undefined): Against[] =>
+    looks.map((look) => againstOf(dangers, alone, look, age, conditions));
+  for (const test of FIELD_TESTS) {
+    if (test.of === "site") {
+      const looks = test.shows
+        .filter((one) => !scene.site.has(one))
+        .flatMap((one) => expectedLook(supposed, one, undefined, false));
+      if (looks.length === 0) continue;
+      const against = said(looks, undefined, undefined);
+      options.push({ test, body: undefined, looks, conditions: undefined, lentTo: new Set(), against });
+      continue;
+    }
+    for (const body of scene.kept) {
+      if (test.possible?.(body.conditions) === false) continue;
+      // a print under its cup is read before another cap is spent, where this body could take its result over
+      const pending = scene.bodies.some((one) => one !== body && one.conditions.printPending);
+      if (test.id === "take-spore-print" && (body.conditions.printPending || (pending && hasQuickLook(body)))) continue;
+      const conditions = { ...body.conditions, ...test.changes };
+      const looks = test.shows
+        .filter((one) => !isSettled(body, one))
+        .flatMap((one) => expectedLook(supposed, one, body, test.heated === true));
+      const against = said(looks, body.body.age, conditions);
+      if (test.id === "measure") against.push(...sizesAgainst(dangers, supposed, body));
+      if (looks.length > 0 || against.some(({ hits }) => hits.some((hit) => hit > 0)))
+        options.push({ test, body, looks, conditions, lentTo: borrowersOf(test, body, scene.bodies), against });
+    }
+  }
+  return options;
+}
+
+/** Seen surely, with nothing in force that hides it: looking again would add nothing. */
+function isSettled(body: BodyScene, character: CharacterId): boolean {
+  const look = body.looks.get(character);
+  return look?.sure === true && !isHidden(look, body.conditions);
+}
+
+function borrowersOf(test: FieldTest, body: BodyScene, bodies: readonly BodyScene[]): Set<string> {
+  if (!test.shows.some((character) => ONCE_ONLY.includes(character))) return new Set();
+  return new Set(bodies.filter((one) => one !== body && hasQuickLook(one)).map((one) => one.body.id));
+}
+
+function againstOf(
+  dangers: Tables,
+  supposed: Tables,
+  look: Look,
+  age: Age | undefined,
+  conditions: Conditions | undefined,
+): Against {
+  const hit = HARD_FAMILIES.has(definitionOf(look.character).family) ? 2 : 1;
+  const hits = weigh(dangers, look, age, conditions, false).map((kind) => (kind === CONTRADICTS ? hit : 0));
+  return {
+    family: familyBitOf(look.character),
+    hits,
+    power: (row) =>
+      shareOutside(supposed, 0, dangers, row, look.character, age) *
+      shareOutside(dangers, row, supposed, 0, look.character, age),
+  };
+}
+
+/** The share of the states of one sheet that the other never has. */
+function shareOutside(
+  inside: Tables,
+  row: number,
+  outside: Tables,
+  otherRow: number,
+  character: CharacterId,
+  age: Age | undefined,
+): number {
+  const { by } = inside.column(character, age);
+  const strange = ~(outside.column(character, age).listed[otherRow] ?? 0);
+  let total = 0;
+  let beyond = 0;
+  for (const frequency of FREQUENCIES) {
+    const set = by[frequency][row] ?? 0;
+    total += SHARE[frequency] * countBits(set);
+    beyond += SHARE[frequency] * countBits(set & strange);
+  }
+  return total === 0 ? 0 : beyond / total;
+}
+
+/** What middling measures of the supposed kind would say, where this body was not measured yet. */
+function sizesAgainst(dangers: Tables, supposed: Sheet, { body }: BodyScene): Against[] {
+  const measured = body.measures ?? {};
+  const expected = expectedMeasures(supposed, body.age);
+  const missing = Object.fromEntries(Object.entries(expected).filter(([measure]) => !(measure in measured)));
+  const hits = new Uint8Array(dangers.sheets.length);
+  weighSizes(dangers, { ...body, measures: missing }, (row, family, hard) => {
+    if (family === "size") hits[row] = Math.max(hits[row] ?? 0, hard ? 2 : 1);
+  });
+  return [{ family: familyBit("size"), hits, power: (row) => (hits[row] === 0 ? 0 : 1) }];
+}
+
+/** Whether the expected results of an option would confirm a must of this sheet. */
+export function showsMust({ looks, conditions }: Option, sheet: Sheet, character: string): boolean {
+  return looks.some(
+    (look) =>
+      look.character === character &&
+      !isHidden(look, conditions) &&
+      sheet.musts.some((must) =>
+        must.ways
+          .flat()
+          .some(
+            (clause) =>
+              clause.character === look.character && look.states.every((state) => clause.states.includes(state)),
+          ),
+      ),
+  );
+}

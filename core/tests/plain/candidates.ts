@@ -1,0 +1,44 @@
+/** How one sought kind stands, worked out the plain, slow way: the oracle for the compiled tables. */
+import { type Candidate, type Contradiction, isAllowed, missingMusts } from "../../judge/candidates.ts";
+import type { RulesInForce } from "../../judge/condition.ts";
+import { pointOf } from "../../judge/contradictions.ts";
+import type { Look } from "../../judge/looks.ts";
+import type { BodyScene, Scene } from "../../judge/scene.ts";
+import { sizePoints } from "../../judge/sizes.ts";
+import type { Sheet } from "../../knowledge/sheet.ts";
+import { plainAgreement } from "./agreement.ts";
+
+/** Weighs one sought sheet against the find. All bodies count, kept or not: they are thought to be one kind. */
+export function plainCandidate(sheet: Sheet, scene: Scene, rules: RulesInForce): Candidate {
+  const contradictions: Contradiction[] = [];
+  const doubts: Contradiction[] = [];
+  const weigh = (look: Look, body: BodyScene | undefined) => {
+    const agreement = plainAgreement(sheet, look, body?.body.age, body?.conditions, true);
+    if (agreement.kind !== "contradicts" && agreement.kind !== "masked") return;
+    const { character, text } = pointOf(sheet, look, body?.body.age);
+    (agreement.kind === "contradicts" && look.sure ? contradictions : doubts).push({
+      character,
+      body: look.body,
+      text,
+    });
+  };
+  for (const look of scene.site.values()) weigh(look, undefined);
+  for (const body of scene.bodies) {
+    for (const look of body.looks.values()) weigh(look, body);
+    contradictions.push(
+      ...sizePoints(sheet, body.body).map(({ character, body: id, text }) => ({ character, body: id, text })),
+    );
+  }
+  const mustsMissing = missingMusts(sheet, scene);
+  const listed = sheet.musts.length + (sheet.agesNeeded > 1 ? 1 : 0);
+  return {
+    sheet,
+    fits: contradictions.length === 0,
+    fitsPlainly: contradictions.length === 0 && doubts.length === 0,
+    allowed: isAllowed(sheet, rules),
+    mustsConfirmed: listed - mustsMissing.length,
+    mustsMissing,
+    contradictions,
+    doubts,
+  };
+}
