@@ -17,6 +17,7 @@ export { AGES_MUST } from "./judge/candidates.ts";
 export { DEFAULT_RULES, type RulesInForce, rulesOf } from "./judge/condition.ts";
 export type { MaskUse, Point } from "./judge/contradictions.ts";
 export { STATUSES, type Status } from "./judge/distance.ts";
+export { type DangerDistance, evidenceOf, type Judgement, judge } from "./judge/judge.ts";
 export { MASKS, type Mask } from "./judge/masks.ts";
 export {
   type BodyVerdict,
@@ -29,7 +30,11 @@ export {
 } from "./judge/verdict.ts";
 export * from "./knowledge/knowledge.ts";
 export * from "./knowledge/sheet.ts";
+export { EVERYTHING_ALLOWED, type LintFinding, lintKnowledge, separabilities } from "./lint/lint.ts";
+export type { Separability } from "./lint/separability.ts";
+export { KEPT, type Kept, typicalFind } from "./lint/typical.ts";
 export { compareSheets, type Difference } from "./next/compare.ts";
+export { type Cover, type CoverProblem, cheapestCover, type Demand } from "./next/cover.ts";
 export { testWords } from "./next/field-tests.ts";
 export { type IfWrong, ifWrong, type Nearer } from "./next/if-wrong.ts";
-export type { CannotSettle, Plan, PlannedTest } from "./next/plan.ts";
+export { type CannotSettle, coverProblemOf, type Plan, type PlannedTest } from "./next/plan.ts";

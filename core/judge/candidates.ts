@@ -2,7 +2,7 @@
 import type { Clause, Sheet } from "../knowledge/sheet.ts";
 import type { Tables } from "../knowledge/tables.ts";
 import type { RulesInForce } from "./condition.ts";
-import { pointOf } from "./contradictions.ts";
+import { type Point, pointsOf } from "./contradictions.ts";
 import type { Look } from "./looks.ts";
 import { isHidden } from "./masks.ts";
 import type { BodyScene, Scene } from "./scene.ts";
@@ -32,9 +32,16 @@ export interface Candidate {
   readonly allowed: boolean;
   readonly mustsConfirmed: number;
   readonly mustsMissing: readonly MissingMust[];
+  /** How many sure looks and measures speak against it. */
+  readonly contradicted: number;
+  /** The first few of them in words: one that does not match already ends it. */
   readonly contradictions: readonly Contradiction[];
+  /** Where nothing speaks against it, the first few things that are in doubt. */
   readonly doubts: readonly Contradiction[];
 }
+
+/** So many contradictions of a kind are told, and so many doubts. */
+export const TOLD = 4;
 
 /** The must that stands for bodies of more than one age. */
 export const AGES_MUST = "age";
@@ -50,6 +57,7 @@ export function candidatesOf(tables: Tables, scene: Scene, rules: RulesInForce):
       looks: [...scene.site.values()].map((look) => ({
         look,
         weighing: weigh(tables, look, undefined, undefined, true),
+        point: pointsOf(tables, look, undefined),
       })),
       offSize: new Set(),
     },
@@ -58,10 +66,16 @@ export function candidatesOf(tables: Tables, scene: Scene, rules: RulesInForce):
   return tables.sheets.map((sheet, row) => candidate(sheet, row, weighed, scene, rules));
 }
 
+interface WeighedLook {
+  readonly look: Look;
+  readonly weighing: Weighing;
+  readonly point: (row: number) => Point;
+}
+
 /** The site, or one body, with its looks weighed and the rows that its measures lie outside of. */
 interface Weighed {
   readonly body: BodyScene | undefined;
-  readonly looks: readonly { readonly look: Look; readonly weighing: Weighing }[];
+  readonly looks: readonly WeighedLook[];
   readonly offSize: ReadonlySet<number>;
 }
 
@@ -71,6 +85,7 @@ function weighedBody(tables: Tables, body: BodyScene): Weighed {
   const looks = [...body.looks.values()].map((look) => ({
     look,
     weighing: weigh(tables, look, body.body.age, body.conditions, true),
+    point: pointsOf(tables, look, body.body.age),
   }));
   return { body, looks, offSize };
 }
@@ -84,16 +99,21 @@ function candidate(
 ): Candidate {
   const contradictions: Contradiction[] = [];
   const doubts: Contradiction[] = [];
+  let contradicted = 0;
   for (const { body, looks, offSize } of weighed) {
-    for (const { look, weighing } of looks) {
+    for (const { look, weighing, point } of looks) {
       const kind = weighing[row];
       if (kind !== CONTRADICTS && kind !== MASKED) continue;
-      const { character, text } = pointOf(sheet, look, body?.body.age);
-      (kind === CONTRADICTS && look.sure ? contradictions : doubts).push({ character, body: look.body, text });
+      if (kind === CONTRADICTS && look.sure) {
+        contradicted += 1;
+        tell(contradictions, () => point(row));
+      } else if (contradicted === 0) tell(doubts, () => point(row));
     }
     if (body !== undefined && offSize.has(row))
-      for (const { character, body: id, text } of sizePoints(sheet, body.body))
-        contradictions.push({ character, body: id, text });
+      for (const point of sizePoints(sheet, body.body)) {
+        contradicted += 1;
+        tell(contradictions, () => point);
+      }
   }
   const mustsMissing = missingMusts(sheet, scene);
   const listed = sheet.musts.length + (sheet.agesNeeded > 1 ? 1 : 0);
@@ -104,9 +124,16 @@ function candidate(
     allowed: isAllowed(sheet, rules),
     mustsConfirmed: listed - mustsMissing.length,
     mustsMissing,
+    contradicted,
     contradictions,
-    doubts,
+    doubts: contradicted === 0 ? doubts : [],
   };
+}
+
+function tell(told: Contradiction[], point: () => Point): void {
+  if (told.length === TOLD) return;
+  const { character, body, text } = point();
+  told.push({ character, body, text });
 }
 
 /** Whether the house rules let a kind be kept. */
@@ -135,6 +162,7 @@ export function missingMusts(sheet: Sheet, scene: Scene): MissingMust[] {
         must.ways.some((clauses) => clauses.every((clause) => isConfirmed(clause, scene, [body]))),
       );
     if (way === undefined || !everywhere) missing.push({ character: must.character, says: must.says });
+    if (sheet.agesNeeded === 1) continue;
     for (const clause of way ?? [])
       for (const body of scene.bodies)
         if (body.body.age !== undefined && showsOn(clause, body)) agesSeen.add(body.body.age);

@@ -4,7 +4,7 @@ import { finds, shelves } from "../tests/arbitraries.ts";
 import { answerTo, bodyOf } from "../tests/build.ts";
 import { plainAgreement } from "../tests/plain/agreement.ts";
 import { SHIPPED } from "../tests/shipped.ts";
-import { agreementOf, pointOf } from "./contradictions.ts";
+import { agreementOf } from "./contradictions.ts";
 import { sceneOf } from "./scene.ts";
 
 const named = (agreement: ReturnType<typeof agreementOf>) =>
@@ -61,15 +61,12 @@ describe("how a look stands to a sheet", () => {
       ?.points[0];
     expect(point?.text).to.equal("shape of the foot: plain on A; the destroying angel (northern) has sac");
     expect(point).to.include({ family: "base", character: "base", body: "A", hard: true });
-    const gills = SHIPPED.byId.get("hypholoma-fasciculare");
-    const [body] = sceneOf({
-      format: "jittery-cap/find",
-      version: 1,
-      id: "t",
-      bodies: [bodyOf({ "gill-colour": "pink" }, { age: "mature" })],
-    }).bodies;
-    const look = body?.looks.get("gill-colour");
-    if (gills === undefined || look === undefined) throw new Error("nothing to judge");
-    expect(pointOf(gills, look, "mature").text).to.match(/and others$/);
+    const gills = answerTo([bodyOf({ "gill-colour": "pink" }, { age: "young" })]).dangers;
+    const tuft = gills.find((danger) => danger.sheet === "galerina-marginata");
+    expect(tuft?.masks.map((mask) => mask.character)).to.include("gill-colour");
+    const print = answerTo([bodyOf({ "spore-print": "white" }, { age: "mature" })]).dangers;
+    expect(print.find((danger) => danger.sheet === "chlorophyllum-molybdites")?.points[0]?.text).to.match(/has green$/);
+    const cap = answerTo([bodyOf({ "cap-colour": "blue" }, { age: "mature" })]).dangers;
+    expect(cap.find((danger) => danger.sheet === "amanita-phalloides")?.points[0]?.text).to.match(/and others$/);
   });
 });

@@ -11,6 +11,7 @@ import {
 } from "../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
 import type { AgeTable, Sheet } from "../knowledge/sheet.ts";
+import type { Tables } from "../knowledge/tables.ts";
 import type { Look } from "./looks.ts";
 import { type Conditions, canHide, type Mask, masksInForce, ownMasksInForce } from "./masks.ts";
 
@@ -74,7 +75,9 @@ function throughMasks(listed: Listed, look: Look, masks: readonly Mask[], every:
     .filter((state) => !listed.accepted.has(state) && !saysNothing(state, every))
     .map((state) => masks.filter((mask) => listed.states.some((truth) => canHide(mask, truth, state))));
   const agreed = all ? hidden.every((used) => used.length > 0) : hidden.some((used) => used.length > 0);
-  return agreed ? { kind: "masked", masks: [...new Set(hidden.flat())] } : CONTRADICTS;
+  return agreed
+    ? { kind: "masked", masks: masks.filter((mask) => hidden.some((used) => used.includes(mask))) }
+    : CONTRADICTS;
 }
 
 /** What a sheet lists of a character at an age, and what fits it: the listed states and those mixed up with them. */
@@ -109,15 +112,20 @@ export function saysNothing(state: string, sought: boolean): boolean {
   return state === "pleasant-unnamed" || (state === "unpleasant-unnamed" && !sought);
 }
 
-/** The point that a contradicting look makes. */
-export function pointOf(sheet: Sheet, look: Look, age: Age | undefined): Point {
-  const { family } = definitionOf(look.character);
-  return {
-    family,
-    character: look.character,
-    body: look.body,
-    hard: HARD_FAMILIES.has(family),
-    text: seenWords(look) + listedWords(sheet, look.character, age),
+/** Makes the points that one look makes against the rows that it contradicts. */
+export function pointsOf(tables: Tables, look: Look, age: Age | undefined): (row: number) => Point {
+  const { character, body } = look;
+  const { family } = definitionOf(character);
+  const hard = HARD_FAMILIES.has(family);
+  const seen = seenWords(look);
+  const { words } = tables.column(character, age);
+  return (row) => {
+    let has = words[row];
+    if (has === undefined) {
+      has = listedWords(tables.sheets[row], character, age);
+      words[row] = has;
+    }
+    return { family, character, body, hard, text: seen + has };
   };
 }
 
@@ -137,26 +145,11 @@ function seenWords(look: Look): string {
   return words;
 }
 
-const LISTED_WORDS = new WeakMap<AgeTable, Map<Age | undefined, string>>();
-
 /** What a kind has instead, with its name. */
-function listedWords(sheet: Sheet, character: CharacterId, age: Age | undefined): string {
-  const table = sheet.characters[character];
-  if (table === undefined) return sheet.names.common;
-  let byOneAge = LISTED_WORDS.get(table);
-  if (byOneAge === undefined) {
-    byOneAge = new Map();
-    LISTED_WORDS.set(table, byOneAge);
-  }
-  let words = byOneAge.get(age);
-  if (words === undefined) {
-    const listed = listedAt(table, age)?.states ?? [];
-    const has = wordList(listed.slice(0, 4).map((state) => stateWords(character, state)));
-    words = ` has ${has}${listed.length > 4 ? " and others" : ""}`;
-    byOneAge.set(age, words);
-  }
-  // sheets that are made from one another may share a table, never a name
-  return sheet.names.common + words;
+function listedWords(sheet: Sheet | undefined, character: CharacterId, age: Age | undefined): string {
+  const listed = listedAt(sheet?.characters[character], age)?.states ?? [];
+  const has = wordList(listed.slice(0, 4).map((state) => stateWords(character, state)));
+  return `${sheet?.names.common} has ${has}${listed.length > 4 ? " and others" : ""}`;
 }
 
 /** The use of a mask, with its reason. */

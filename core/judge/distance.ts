@@ -2,12 +2,12 @@
 import type { CharacterId } from "../find/vocabulary.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import { countBits, type Tables } from "../knowledge/tables.ts";
-import { agreementOf, type MaskUse, maskUse, type Point, pointOf } from "./contradictions.ts";
+import { type MaskUse, maskUse, type Point, pointsOf } from "./contradictions.ts";
 import { familyBit, familyBitOf, HARD_BITS } from "./families.ts";
 import type { Look } from "./looks.ts";
 import { type BodyScene, type Inherited, undoesQuickLook } from "./scene.ts";
 import { sizePoints, weighSizes } from "./sizes.ts";
-import { AGREES, CONTRADICTS, MASKED, SILENT, type Weighing, weigh } from "./weigh.ts";
+import { AGREES, CONTRADICTS, MASKED, masksBehind, type Weighing, weigh } from "./weigh.ts";
 
 export const STATUSES = ["stands", "one-mistake", "two-mistakes", "ruled-out"] as const;
 /**
@@ -32,10 +32,13 @@ export interface WeighedLook {
   /** The body it was taken on; left out for the site. */
   readonly at: BodyScene | undefined;
   readonly weighing: Weighing;
+  /** The point that it makes against a row that it contradicts. */
+  readonly point: (row: number) => Point;
 }
 
 /** One body's evidence against every danger, a row a danger. */
 export interface BodyWeighing {
+  readonly dangers: Tables;
   readonly body: BodyScene;
   readonly looks: readonly WeighedLook[];
   readonly borrowed: readonly WeighedLook[];
@@ -89,7 +92,7 @@ export function weighBody(
   }
   joinRingAndGills(body, looks, borrowed, families, several);
   for (let row = 0; row < size; row += 1) if (((families[row] ?? 0) & HARD_BITS) !== 0) hard[row] = 1;
-  return { body, looks, borrowed, own, granted, families, hard };
+  return { dangers, body, looks, borrowed, own, granted, families, hard };
 }
 
 const RING = familyBit("ring");
@@ -132,7 +135,8 @@ function joinRingAndGills(
 
 /** Weighs one look against all dangers: any state that fits keeps the danger standing. */
 export function weighedLook(dangers: Tables, look: Look, at: BodyScene | undefined): WeighedLook {
-  return { look, at, weighing: weigh(dangers, look, at?.body.age, at?.conditions, false) };
+  const age = at?.body.age;
+  return { look, at, weighing: weigh(dangers, look, age, at?.conditions, false), point: pointsOf(dangers, look, age) };
 }
 
 /**
@@ -193,29 +197,28 @@ export interface Evidence {
 
 /** The evidence about one danger on a weighed body, in words. */
 export function evidenceIn(weighed: BodyWeighing, danger: Sheet, row: number): Evidence {
+  const { dangers } = weighed;
   const points: Point[] = sizePoints(danger, weighed.body.body);
   const masks: MaskUse[] = [];
   const speaksFor: Look[] = [];
-  const tell = ({ look, at, weighing }: WeighedLook) => {
+  for (const { look, at, weighing, point } of weighed.looks) {
     const kind = weighing[row];
-    if (kind === undefined || kind === SILENT) return;
     if (kind === AGREES) speaksFor.push(look);
-    else if (kind === MASKED) masks.push(...masksOf(danger, look, at));
-  };
-  for (const weighedLook of weighed.looks) {
-    tell(weighedLook);
-    const { look, at, weighing } = weighedLook;
-    if (weighing[row] === CONTRADICTS && look.sure) points.push(pointOf(danger, look, at?.body.age));
+    else if (kind === MASKED) tellMasks(masks, dangers, row, look, at);
+    else if (kind === CONTRADICTS && look.sure) points.push(point(row));
   }
-  for (const lent of weighed.borrowed) tell(lent);
+  for (const { look, at, weighing } of weighed.borrowed) {
+    const kind = weighing[row];
+    if (kind === AGREES) speaksFor.push(look);
+    else if (kind === MASKED) tellMasks(masks, dangers, row, look, at);
+  }
   const lent = weighed.borrowed[(weighed.granted[row] ?? 0) - 1];
-  if (lent !== undefined) points.push(pointOf(danger, lent.look, lent.at?.body.age));
+  if (lent !== undefined) points.push(lent.point(row));
   // what adds no mistake of its own is no point
   const families = weighed.families[row] ?? 0;
   return { points: points.filter((point) => (families & familyBit(point.family)) !== 0), masks, speaksFor };
 }
 
-function masksOf(danger: Sheet, look: Look, at: BodyScene | undefined): MaskUse[] {
-  const agreement = agreementOf(danger, look, at?.body.age, at?.conditions, false);
-  return agreement.kind === "masked" ? agreement.masks.map((mask) => maskUse(mask, look)) : [];
+function tellMasks(told: MaskUse[], dangers: Tables, row: number, look: Look, at: BodyScene | undefined): void {
+  for (const mask of masksBehind(dangers, row, look, at?.body.age, at?.conditions)) told.push(maskUse(mask, look));
 }

@@ -4,6 +4,7 @@ import fc from "fast-check";
 import type { Find } from "../find/schema.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 import { finds, shelves } from "../tests/arbitraries.ts";
+import { bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER } from "../tests/build.ts";
 import { plainCandidate } from "../tests/plain/candidates.ts";
 import { plainDistance } from "../tests/plain/distance.ts";
 import { plainLikeliness } from "../tests/plain/ranking.ts";
@@ -52,6 +53,14 @@ describe("the judgement on compiled tables", () => {
       fc.property(finds(), shelves(), (find, shelf) => compareWithPlain(find, shelf, tally)),
       { numRuns: 150 },
     );
+    const cut = { id: "C", age: "young" as const, lifted: "cut" as const };
+    const quick = { underside: "gills", "gill-colour": "pink", ring: "skirt", base: "plain", "stain-base": "none" };
+    for (const stem of [{}, { "stem-surface": "smooth" }])
+      compareWithPlain(
+        findOf([bodyOf(FIELD_MUSHROOM), OLDER, bodyOf({ ...quick, ...stem }, cut)], GRASS),
+        SHIPPED,
+        tally,
+      );
     const met = ["stands", "one-mistake", "two-mistakes", "ruled-out", "masked", "inherited", "fits", "does not fit"];
     expect([...tally.keys()]).to.include.members(met);
   });

@@ -87,7 +87,7 @@ export function judge(find: Find, knowledge: Knowledge): Judgement {
   ranked.sort(
     (one, other) =>
       Number(other.candidate.fits) - Number(one.candidate.fits) ||
-      one.candidate.contradictions.length - other.candidate.contradictions.length ||
+      one.candidate.contradicted - other.candidate.contradicted ||
       other.likeliness - one.likeliness ||
       (one.candidate.sheet.id < other.candidate.sheet.id ? -1 : 1),
   );

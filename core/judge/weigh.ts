@@ -3,7 +3,7 @@ import type { Age } from "../find/vocabulary.ts";
 import { agreeingBits, bitsOf, type Tables } from "../knowledge/tables.ts";
 import { agreementOf, saysNothing } from "./contradictions.ts";
 import type { Look } from "./looks.ts";
-import { type Conditions, type Mask, masksInForce } from "./masks.ts";
+import { type Conditions, type Mask, masksInForce, ownMasksInForce } from "./masks.ts";
 
 export const SILENT = 0;
 export const AGREES = 1;
@@ -85,4 +85,19 @@ function hidingBits(look: Look, state: string, masks: readonly Mask[]): number {
     if (mask.to === undefined || mask.to.includes(state))
       bits |= mask.from === undefined ? EVERYTHING : bitsOf(look.character, mask.from);
   return bits;
+}
+
+/** The masks that keep a row from contradicting a look which it does not agree with, in their own order. */
+export function masksBehind(
+  tables: Tables,
+  row: number,
+  look: Look,
+  age: Age | undefined,
+  conditions: Conditions | undefined,
+): readonly Mask[] {
+  const sheet = tables.sheets[row];
+  const listed = tables.column(look.character, age).listed[row] ?? 0;
+  const own = sheet === undefined ? [] : ownMasksInForce(sheet, look, conditions);
+  const inForce = own.length === 0 ? masksInForce(look, conditions) : [...masksInForce(look, conditions), ...own];
+  return inForce.filter((mask) => look.states.some((state) => (hidingBits(look, state, [mask]) & listed) !== 0));
 }

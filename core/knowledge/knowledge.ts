@@ -28,8 +28,13 @@ export function shelve(sheets: readonly Sheet[]): Knowledge {
   const ordered = [...sheets].sort((one, other) => (one.id < other.id ? -1 : one.id > other.id ? 1 : 0));
   const dangers = ordered.filter((sheet) => DANGER_TIERS.has(sheet.tier));
   const sought = ordered.filter((sheet) => !DANGER_TIERS.has(sheet.tier));
+  let edition: string | undefined;
   return {
-    edition: bytesToHex(sha256(utf8ToBytes(canonicalJson(ordered)))).slice(0, EDITION_LENGTH),
+    // hashed when it is first asked for: shelves that are only tried out never are
+    get edition() {
+      edition ??= bytesToHex(sha256(utf8ToBytes(canonicalJson(ordered)))).slice(0, EDITION_LENGTH);
+      return edition;
+    },
     sheets: ordered,
     dangers,
     sought,

@@ -24,6 +24,8 @@ export interface Column {
   readonly listed: Uint32Array;
   /** The same by frequency; at an untold age a state stands with its commonest. */
   readonly by: Readonly<Record<Frequency, Uint32Array>>;
+  /** What is listed, in words, where it was asked for before. */
+  readonly words: (string | undefined)[];
 }
 
 /** The ranges of one measure; NaN where a sheet gives none. */
@@ -125,7 +127,7 @@ function compileColumn(sheets: readonly Sheet[], character: CharacterId, ages: r
       for (const table of tables)
         for (const state of Object.keys(table)) listed[row] = (listed[row] ?? 0) | (bits.get(state) ?? 0);
   });
-  return { listed, by };
+  return { listed, by, words: new Array<string | undefined>(sheets.length) };
 }
 
 /** Each state once, with the highest frequency that any of the tables gives it. */

@@ -31,21 +31,58 @@ export function isAttainable({ atLeast, groups }: Demand): boolean {
   return groups.filter((group) => group.length > 0).length >= atLeast;
 }
 
-/** The cheapest set that meets all demands, or undefined where all tests together would not. */
+/**
+ * The cheapest set that meets all demands, or undefined where all tests together would not.
+ *
+ * Many demands are met by the way: a set is sought for a few of them, and each demand that it leaves unmet joins them
+ * until none is left. A cheapest set for some of the demands that meets all of them is a cheapest set for all.
+ */
 export function cheapestCover({ costs, demands }: CoverProblem): Cover | undefined {
   if (!demands.every(isAttainable)) return undefined;
-  const chosen = partsOf(demands).flatMap((part) => cheapestOfPart(costs, part));
+  const active: Demand[] = [];
+  let waiting = demands.filter((demand) => demand.atLeast > 0);
+  let chosen: number[] = [];
+  for (;;) {
+    const taken = new Set(chosen);
+    waiting = waiting.filter((demand) => !active.includes(demand));
+    const unmet = waiting.filter((demand) => lackOf(demand, taken, NONE) !== "met");
+    const [first] = unmet;
+    if (first === undefined) break;
+    active.push(...hardestOf(unmet));
+    chosen = partsOf(active).flatMap((part) => cheapestOfPart(costs, part));
+  }
   return {
     chosen: chosen.sort((one, other) => one - other),
     cost: chosen.reduce((sum, test) => sum + (costs[test] ?? 0), 0),
   };
 }
 
+const NONE: ReadonlySet<number> = new Set();
+
+/** At most so many unmet demands join at a time. */
+const JOINING = 4;
+
+/** The unmet demands with the fewest tests to choose from, none sharing a test with one before it. */
+function hardestOf(unmet: readonly Demand[]): Demand[] {
+  const sized = unmet
+    .map((demand) => ({ demand, choices: demand.groups.reduce((sum, group) => sum + group.length, 0) }))
+    .sort((one, other) => one.choices - other.choices);
+  const spoken = new Set<number>();
+  const joining: Demand[] = [];
+  for (const { demand } of sized) {
+    if (joining.length === JOINING) break;
+    const tests = demand.groups.flat();
+    if (tests.some((test) => spoken.has(test))) continue;
+    for (const test of tests) spoken.add(test);
+    joining.push(demand);
+  }
+  return joining;
+}
+
 /** Demands sorted into parts that have no test in common. */
 function partsOf(demands: readonly Demand[]): Demand[][] {
   const parts: { tests: Set<number>; demands: Demand[] }[] = [];
   for (const demand of demands) {
-    if (demand.atLeast <= 0) continue;
     const tests = new Set(demand.groups.flat());
     const touching = parts.filter((part) => [...tests].some((test) => part.tests.has(test)));
     const merged = {
@@ -86,7 +123,11 @@ interface Lack {
   readonly helping: readonly number[];
 }
 
-function lackOf({ atLeast, groups }: Demand, { taken, barred }: Search): Lack | "met" | "lost" {
+function lackOf(
+  { atLeast, groups }: Demand,
+  taken: ReadonlySet<number>,
+  barred: ReadonlySet<number>,
+): Lack | "met" | "lost" {
   let hit = 0;
   let open = 0;
   const helping = new Set<number>();
@@ -112,7 +153,7 @@ function lackOf({ atLeast, groups }: Demand, { taken, barred }: Search): Lack | 
 function descend(search: Search, spent: number): void {
   const lacks: Lack[] = [];
   for (const demand of search.demands) {
-    const lack = lackOf(demand, search);
+    const lack = lackOf(demand, search.taken, search.barred);
     if (lack === "lost") return;
     if (lack !== "met") lacks.push(lack);
   }

@@ -9,7 +9,7 @@ import { type BodyScene, hasQuickLook, ONCE_ONLY } from "../judge/scene.ts";
 import { weighSizes } from "../judge/sizes.ts";
 import { CONTRADICTS, weigh } from "../judge/weigh.ts";
 import { FREQUENCIES, type Sheet } from "../knowledge/sheet.ts";
-import { countBits, type Tables, tablesOfSheets } from "../knowledge/tables.ts";
+import { type Column, countBits, type Tables, tablesOfSheets } from "../knowledge/tables.ts";
 import { expectedLook, expectedMeasures } from "./expected.ts";
 import { FIELD_TESTS, type FieldTest } from "./field-tests.ts";
 
@@ -93,32 +93,24 @@ function againstOf(
 ): Against {
   const hit = HARD_FAMILIES.has(definitionOf(look.character).family) ? 2 : 1;
   const hits = weigh(dangers, look, age, conditions, false).map((kind) => (kind === CONTRADICTS ? hit : 0));
+  const theirs = dangers.column(look.character, age);
+  const mine = supposed.column(look.character, age);
   return {
     family: familyBitOf(look.character),
     hits,
-    power: (row) =>
-      shareOutside(supposed, 0, dangers, row, look.character, age) *
-      shareOutside(dangers, row, supposed, 0, look.character, age),
+    power: (row) => shareOutside(mine, 0, theirs.listed[row] ?? 0) * shareOutside(theirs, row, mine.listed[0] ?? 0),
   };
 }
 
-/** The share of the states of one sheet that the other never has. */
-function shareOutside(
-  inside: Tables,
-  row: number,
-  outside: Tables,
-  otherRow: number,
-  character: CharacterId,
-  age: Age | undefined,
-): number {
-  const { by } = inside.column(character, age);
-  const strange = ~(outside.column(character, age).listed[otherRow] ?? 0);
+/** The share of the states of one row that are not among the other's. */
+function shareOutside({ by }: Column, row: number, other: number): number {
   let total = 0;
   let beyond = 0;
   for (const frequency of FREQUENCIES) {
     const set = by[frequency][row] ?? 0;
+    if (set === 0) continue;
     total += SHARE[frequency] * countBits(set);
-    beyond += SHARE[frequency] * countBits(set & strange);
+    beyond += SHARE[frequency] * countBits(set & ~other);
   }
   return total === 0 ? 0 : beyond / total;
 }

@@ -7,7 +7,7 @@
 import { AGES_MUST, type Candidate } from "../judge/candidates.ts";
 import { evidenceOf, type Judgement } from "../judge/judge.ts";
 import type { Must } from "../knowledge/sheet.ts";
-import { cheapestCover, isAttainable } from "./cover.ts";
+import { type CoverProblem, cheapestCover, isAttainable } from "./cover.ts";
 import { type FieldTest, testWords } from "./field-tests.ts";
 import { demandsOf, helping, isOpen, type Need, needsOf, TIER_WEIGHT, take } from "./needs.ts";
 import { type Option, optionsOf, showsMust } from "./options.ts";
@@ -61,13 +61,14 @@ export function planNext(
   verdict: "leave" | "hold" | "basket",
   agesUntold: readonly string[],
 ): Plan {
-  const supposed = judgement.candidates.find((one) => one.fits && one.allowed && one.sheet.tier !== "inedible");
+  const supposed = supposedOf(judgement);
   if (verdict !== "hold" || supposed === undefined) return NOTHING;
   const asked = judgement.rules.distance;
   const options = optionsOf(judgement, supposed.sheet);
   const needs = needsOf(judgement, options);
   const musts = mustsToShow(supposed);
-  const chosen = inOrder(cheapestOptions(options, needs, musts, supposed, asked), options, needs, musts, supposed);
+  const cover = cheapestCover(problemOf(options, needs, musts, supposed, asked));
+  const chosen = inOrder(cover?.chosen ?? [], options, needs, musts, supposed);
   const tests = [
     ...agesUntold.map((body) => step("tell-the-age", body, 0.5)),
     ...chosen.map((index) => {
@@ -89,26 +90,36 @@ export function planNext(
 }
 
 /**
- * The cheapest set of options that does all that can be done: every danger that these tests can bring far enough away,
- * every must that they can show. A danger that they cannot settle asks for nothing here; it is told as such.
+ * What a set of options has to do: bring every danger that these tests can bring far enough away, show every must that
+ * they can show. A danger that they cannot settle asks for nothing here; it is told as such.
  */
-function cheapestOptions(
+function problemOf(
   options: readonly Option[],
   needs: readonly Need[],
   musts: ReadonlySet<string>,
   supposed: Candidate,
   asked: number,
-): readonly number[] {
+): CoverProblem {
   const demands = needs.flatMap((need) => demandsOf(need, asked));
   for (const must of musts) {
     const showing = options.flatMap((option, index) => (showsMust(option, supposed.sheet, must) ? [index] : []));
     demands.push({ atLeast: 1, groups: [showing] });
   }
-  const cover = cheapestCover({
-    costs: options.map((option) => costOf(option.test)),
-    demands: demands.filter(isAttainable),
-  });
-  return cover?.chosen ?? [];
+  return { costs: options.map((option) => costOf(option.test)), demands: demands.filter(isAttainable) };
+}
+
+/** The planning problem of a judged find by itself, for measuring and for checking against a solver. */
+export function coverProblemOf(judgement: Judgement): CoverProblem | undefined {
+  const supposed = supposedOf(judgement);
+  if (supposed === undefined) return undefined;
+  const options = optionsOf(judgement, supposed.sheet);
+  const needs = needsOf(judgement, options);
+  return problemOf(options, needs, mustsToShow(supposed), supposed, judgement.rules.distance);
+}
+
+/** The kind that a find seems to be: the likeliest that fits and may be kept. */
+function supposedOf({ candidates }: Judgement): Candidate | undefined {
+  return candidates.find((one) => one.fits && one.allowed && one.sheet.tier !== "inedible");
 }
 
 /** The chosen options by the ratio rule: the one most likely to end the matter for its cost first. */

@@ -27,18 +27,19 @@ export function plainAgreement(
     if (state === "unpleasant-unnamed" && !every) return true;
     return truths.some((truth) => truth === state || areNeighbours(truth, state));
   };
-  const masksFor = (state: string) =>
-    [
-      ...MASKS.filter(
-        (mask) =>
-          conditions !== undefined && mask.characters.includes(look.character) && mask.inForce(conditions, look),
-      ),
-      ...ownMasksInForce(sheet, look, conditions),
-    ].filter((mask) => truths.some((truth) => canHide(mask, truth, state)));
+  const inForce = [
+    ...MASKS.filter(
+      (mask) => conditions !== undefined && mask.characters.includes(look.character) && mask.inForce(conditions, look),
+    ),
+    ...ownMasksInForce(sheet, look, conditions),
+  ];
+  const masksFor = (state: string) => inForce.filter((mask) => truths.some((truth) => canHide(mask, truth, state)));
   const needsAll = every && look.body !== "site";
   const plain = look.states.filter(isPlain);
   if (needsAll ? plain.length === look.states.length : plain.length > 0) return { kind: "agrees" };
   const hidden = look.states.filter((state) => !isPlain(state)).map(masksFor);
   const saved = needsAll ? hidden.every((masks) => masks.length > 0) : hidden.some((masks) => masks.length > 0);
-  return saved ? { kind: "masked", masks: [...new Set(hidden.flat())] } : { kind: "contradicts" };
+  return saved
+    ? { kind: "masked", masks: inForce.filter((mask) => hidden.some((used) => used.includes(mask))) }
+    : { kind: "contradicts" };
 }

@@ -1,12 +1,12 @@
 /** How one sought kind stands, worked out the plain, slow way: the oracle for the compiled tables. */
-import { type Candidate, type Contradiction, isAllowed, missingMusts } from "../../judge/candidates.ts";
+import { type Candidate, type Contradiction, isAllowed, missingMusts, TOLD } from "../../judge/candidates.ts";
 import type { RulesInForce } from "../../judge/condition.ts";
-import { pointOf } from "../../judge/contradictions.ts";
 import type { Look } from "../../judge/looks.ts";
 import type { BodyScene, Scene } from "../../judge/scene.ts";
 import { sizePoints } from "../../judge/sizes.ts";
 import type { Sheet } from "../../knowledge/sheet.ts";
 import { plainAgreement } from "./agreement.ts";
+import { plainPoint } from "./point.ts";
 
 /** Weighs one sought sheet against the find. All bodies count, kept or not: they are thought to be one kind. */
 export function plainCandidate(sheet: Sheet, scene: Scene, rules: RulesInForce): Candidate {
@@ -15,7 +15,7 @@ export function plainCandidate(sheet: Sheet, scene: Scene, rules: RulesInForce):
   const weigh = (look: Look, body: BodyScene | undefined) => {
     const agreement = plainAgreement(sheet, look, body?.body.age, body?.conditions, true);
     if (agreement.kind !== "contradicts" && agreement.kind !== "masked") return;
-    const { character, text } = pointOf(sheet, look, body?.body.age);
+    const { character, text } = plainPoint(sheet, look, body?.body.age);
     (agreement.kind === "contradicts" && look.sure ? contradictions : doubts).push({
       character,
       body: look.body,
@@ -38,7 +38,8 @@ export function plainCandidate(sheet: Sheet, scene: Scene, rules: RulesInForce):
     allowed: isAllowed(sheet, rules),
     mustsConfirmed: listed - mustsMissing.length,
     mustsMissing,
-    contradictions,
-    doubts,
+    contradicted: contradictions.length,
+    contradictions: contradictions.slice(0, TOLD),
+    doubts: contradictions.length === 0 ? doubts.slice(0, TOLD) : [],
   };
 }

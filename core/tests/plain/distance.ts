@@ -1,11 +1,12 @@
 /** How many mistakes away one danger is from one body, worked out the plain, slow way: the oracle for the tables. */
-import { type MaskUse, maskUse, type Point, pointOf } from "../../judge/contradictions.ts";
+import { type MaskUse, maskUse, type Point } from "../../judge/contradictions.ts";
 import { type Status, statusOf } from "../../judge/distance.ts";
 import type { Look } from "../../judge/looks.ts";
 import { type BodyScene, type Inherited, type Scene, undoesQuickLook } from "../../judge/scene.ts";
 import { sizePoints } from "../../judge/sizes.ts";
 import type { Sheet } from "../../knowledge/sheet.ts";
 import { plainAgreement } from "./agreement.ts";
+import { plainPoint } from "./point.ts";
 
 /** What the core says of one danger and one body. */
 export interface PlainDistance {
@@ -33,7 +34,7 @@ export function plainDistance(
     const agreement = plainAgreement(danger, look, at?.body.age, at?.conditions, false);
     if (agreement.kind === "agrees") speaksFor.push(look);
     if (agreement.kind === "masked") masks.push(...agreement.masks.map((mask) => maskUse(mask, look)));
-    return agreement.kind === "contradicts" && look.sure ? [pointOf(danger, look, at?.body.age)] : [];
+    return agreement.kind === "contradicts" && look.sure ? [plainPoint(danger, look, at?.body.age)] : [];
   };
   for (const look of scene.site.values()) points.push(...weigh(look, undefined));
   for (const look of body.looks.values()) points.push(...weigh(look, body));
