@@ -30,13 +30,13 @@ export function coverProblems(shelf: Knowledge): CoverProblem[] {
   });
 }
 
-/** Generated plans of one body's twenty tests with eighty dangers that need two of many families. */
+/** Generated plans of one body's twenty tests with forty dangers that need two of many families. */
 export function hardCoverProblems(seed: number): CoverProblem[] {
   const random = xoroshiro128plus(seed);
   const below = (limit: number) => uniformInt(random, 0, limit - 1);
-  return Array.from({ length: 20 }, () => ({
+  return Array.from({ length: 6 }, () => ({
     costs: Array.from({ length: 20 }, () => (2 + below(60)) / 4),
-    demands: Array.from({ length: 80 }, () => ({
+    demands: Array.from({ length: 40 }, () => ({
       atLeast: 2,
       groups: Array.from({ length: 3 + below(3) }, () => [...new Set([below(20), below(20)])]),
     })),

@@ -38,3 +38,5 @@ export { type Cover, type CoverProblem, cheapestCover, type Demand } from "./nex
 export { testWords } from "./next/field-tests.ts";
 export { type IfWrong, ifWrong, type Nearer } from "./next/if-wrong.ts";
 export { type CannotSettle, coverProblemOf, type Plan, type PlannedTest } from "./next/plan.ts";
+export { type Ending, followAdvice } from "./study/follow.ts";
+export type { Chance, Day } from "./study/specimen.ts";

@@ -32,6 +32,8 @@ export interface Conditions {
   readonly paper: PrintPaper | undefined;
   /** A print of this body is laid and not read. */
   readonly printPending: boolean;
+  /** Closed all round: a ball. */
+  readonly enclosed: boolean;
   /** The ring was looked at and no veil spans the gills. */
   readonly veilSeenOpen: boolean;
 }
@@ -54,6 +56,7 @@ export function conditionsOf(find: Find, body: Body, looks: Looks): Conditions {
     cannotSmell: weather.cannotSmell === true,
     paper: body.print?.paper ?? weather.printPaper,
     printPending: body.print?.laidAt !== undefined && body.print.readAt === undefined,
+    enclosed: looks.get("underside")?.states.includes("enclosed") === true,
     veilSeenOpen: ring !== undefined && !ring.states.includes("closed"),
   };
 }

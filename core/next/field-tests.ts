@@ -28,7 +28,7 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 1,
     waitHours: 0,
     destroys: false,
-    shows: ["habitat", "substrate", "growth"],
+    shows: ["habitat", "substrate", "growth", "host"],
   },
   {
     id: "look-under",
@@ -36,7 +36,7 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 0.5,
     waitHours: 0,
     destroys: false,
-    shows: ["underside", "gill-fold", "gill-colour"],
+    shows: ["underside", "gill-fold", "underside-colour", "gill-colour", "pore-colour"],
   },
   {
     id: "look-at-gill-build",
@@ -44,7 +44,7 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 1,
     waitHours: 0,
     destroys: false,
-    shows: ["gill-attachment", "gill-spacing"],
+    shows: ["gill-attachment", "gill-spacing", "short-gills", "gill-texture"],
   },
   {
     id: "look-at-ring",
@@ -52,7 +52,7 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 0.5,
     waitHours: 0,
     destroys: false,
-    shows: ["ring", "ring-place"],
+    shows: ["ring", "ring-colour", "ring-place"],
   },
   {
     id: "look-at-stem",
@@ -60,7 +60,7 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 1,
     waitHours: 0,
     destroys: false,
-    shows: ["stem-surface", "stem-colour"],
+    shows: ["stem-surface", "stem-marking-colour", "stem-colour", "stem-texture"],
   },
   {
     id: "look-at-cap",
@@ -68,7 +68,17 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 1,
     waitHours: 0,
     destroys: false,
-    shows: ["cap-colour", "cap-surface", "cap-shape", "two-toned", "cap-margin"],
+    shows: [
+      "cap-colour",
+      "cap-colour-centre",
+      "cap-surface",
+      "cap-shape",
+      "two-toned",
+      "cap-margin",
+      "cap-zones",
+      "cap-edge-band",
+      "veil-on-cap",
+    ],
   },
   {
     id: "measure",
@@ -98,6 +108,8 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     possible: (c) => c.lifted === "whole",
   },
   { id: "nick-foot", of: "body", minutes: 1, waitHours: 0, destroys: false, shows: ["stain-base"] },
+  { id: "press-pores", of: "body", minutes: 0.5, waitHours: 0, destroys: false, shows: ["stain-pores"] },
+  { id: "bend-a-piece", of: "body", minutes: 0.5, waitHours: 0, destroys: false, shows: ["bend"] },
   { id: "scratch-cap", of: "body", minutes: 1, waitHours: 0, destroys: false, shows: ["stain-rub"] },
   { id: "crush-and-smell", of: "body", minutes: 1, waitHours: 0, destroys: false, shows: ["smell"] },
   {
@@ -134,8 +146,8 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 1,
     waitHours: 0,
     destroys: true,
-    shows: ["bisection"],
-    possible: (c) => c.age === "egg" || c.age === "button",
+    shows: ["bisection", "flesh-colour"],
+    possible: (c) => c.age === "egg" || c.age === "button" || c.enclosed,
   },
   {
     id: "read-spore-print",
@@ -171,6 +183,8 @@ export const TEST_WORDS: Readonly<Record<string, string>> = {
   "lift-base-whole": "Lift {body} whole and look at the foot",
   "look-at-foot": "Look at the foot of {body}",
   "nick-foot": "Nick the very foot of {body} and watch",
+  "press-pores": "Press the pores of {body} and watch",
+  "bend-a-piece": "Bend a piece of {body}",
   "scratch-cap": "Scratch the cap of {body} and watch",
   "crush-and-smell": "Crush a piece of {body} and smell",
   "warm-and-smell": "Warm a piece of {body} in your hand, then nick and smell",

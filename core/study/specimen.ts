@@ -1,0 +1,154 @@
+/** A made-up specimen of a kind: what is true of it, and what weather and wear make of that. */
+
+import type { Body, Measures, Weather } from "../find/schema.ts";
+import {
+  AGES,
+  type Age,
+  CHARACTER_IDS,
+  type CharacterId,
+  definitionOf,
+  type Lift,
+  type Wear,
+} from "../find/vocabulary.ts";
+import type { Look } from "../judge/looks.ts";
+import { type Conditions, masksInForce } from "../judge/masks.ts";
+import { SHARE } from "../judge/ranking.ts";
+import type { Sheet, StateTable } from "../knowledge/sheet.ts";
+
+/** A source of chance that is passed in; the core has none of its own. */
+export interface Chance {
+  /** A number from 0 up to 1. */
+  readonly next: () => number;
+}
+
+/** How often a thing happens in the simulated wood (our own settings; the study is of the logic, not of the weather). */
+const OFTEN = {
+  frost: 0.05,
+  drought: 0.05,
+  cold: 0.1,
+  rain: 0.2,
+  washed: 0.1,
+  handled: 0.1,
+  /** A second state of a character of which several may hold. */
+  second: 0.3,
+  /** A mask in force changes what is seen. */
+  masked: 0.5,
+} as const;
+
+/** One body as it truly is. */
+export interface Specimen {
+  readonly age: Age;
+  readonly wear: readonly Wear[];
+  readonly measures: Measures;
+  /** The true states of every character that the sheet lists at this age. */
+  readonly truth: ReadonlyMap<CharacterId, readonly string[]>;
+}
+
+const happens = (chance: Chance, share: number): boolean => chance.next() < share;
+
+/** One of several, each as likely. */
+export function pick<One>(chance: Chance, from: readonly One[]): One | undefined {
+  return from[Math.floor(chance.next() * from.length)];
+}
+
+/** What kind of day the find is made on: an ordinary one, or one with every kind of weather and wear. */
+export type Day = "ordinary" | "any";
+
+/** The weather of a day. */
+export function drawWeather(chance: Chance, day: Day): Weather {
+  if (day === "ordinary")
+    return { frostLastNight: false, drySpellDays: 0, airTempC: 12, rain24hMm: 0, printPaper: "split-black-white" };
+  return {
+    frostLastNight: happens(chance, OFTEN.frost),
+    drySpellDays: happens(chance, OFTEN.drought) ? 10 : 0,
+    airTempC: happens(chance, OFTEN.cold) ? 4 : 12,
+    rain24hMm: happens(chance, OFTEN.rain) ? 8 : 0,
+    printPaper: "split-black-white",
+  };
+}
+
+/** A body of a kind: its states drawn by how often the sheet says they occur. */
+export function drawSpecimen(chance: Chance, sheet: Sheet, age: Age, day: Day): Specimen {
+  const wear: Wear[] = [];
+  if (day === "any" && happens(chance, OFTEN.washed)) wear.push("rain-washed");
+  if (day === "any" && happens(chance, OFTEN.handled)) wear.push("handled");
+  const truth = new Map<CharacterId, readonly string[]>();
+  for (const character of CHARACTER_IDS) {
+    if (definitionOf(character).of === "site") continue;
+    const states = drawStates(chance, character, sheet.characters[character]?.[age]);
+    if (states.length > 0) truth.set(character, states);
+  }
+  return { age, wear, measures: drawMeasures(chance, sheet, age), truth };
+}
+
+/** Ground that the house rules refuse whatever grows there. */
+const REFUSED_GROUND = ["roadside", "graveyard"];
+
+/** What is true of the place; on an ordinary day somebody looks where the ground is clean. */
+export function drawSite(chance: Chance, sheet: Sheet, day: Day): ReadonlyMap<CharacterId, readonly string[]> {
+  const truth = new Map<CharacterId, readonly string[]>();
+  for (const character of CHARACTER_IDS) {
+    if (definitionOf(character).of !== "site") continue;
+    const table = AGES.map((age) => sheet.characters[character]?.[age]).find((one) => one !== undefined);
+    const clean = Object.entries(table ?? {}).filter(([state]) => day === "any" || !REFUSED_GROUND.includes(state));
+    const states = drawStates(chance, character, Object.fromEntries(clean));
+    if (states.length > 0) truth.set(character, states);
+  }
+  return truth;
+}
+
+function drawStates(chance: Chance, character: CharacterId, table: StateTable | undefined): readonly string[] {
+  const first = drawState(chance, table, undefined);
+  if (first === undefined) return [];
+  const second =
+    definitionOf(character).many && happens(chance, OFTEN.second) ? drawState(chance, table, first) : undefined;
+  // "none" stands alone
+  return second === undefined || first === "none" || second === "none" ? [first] : [first, second];
+}
+
+function drawState(chance: Chance, table: StateTable | undefined, but: string | undefined): string | undefined {
+  const states = Object.entries(table ?? {}).filter(([state]) => state !== but);
+  let left = chance.next() * states.reduce((sum, [, frequency]) => sum + SHARE[frequency], 0);
+  for (const [state, frequency] of states) {
+    left -= SHARE[frequency];
+    if (left < 0) return state;
+  }
+  return states.at(-1)?.[0];
+}
+
+function drawMeasures(chance: Chance, sheet: Sheet, age: Age): Measures {
+  const measures: Measures = {};
+  const grown = age === "mature" || age === "old";
+  for (const measure of ["capCm", "stemLengthCm", "stemWidthMm", "thicknessMm"] as const) {
+    const range = sheet.sizes[measure];
+    if (range === undefined) continue;
+    // grown bodies lie in the middle half of the book's range, young ones in the lower half
+    const at = grown ? 0.25 + chance.next() / 2 : chance.next() / 2;
+    measures[measure] = range[0] + (range[1] - range[0]) * at;
+  }
+  return measures;
+}
+
+/** What there is to be seen of a character: the truth, or what a mask in force has made of it. */
+export function apparentStates(
+  chance: Chance,
+  character: CharacterId,
+  truth: readonly string[],
+  conditions: Conditions,
+  day: Day,
+): readonly string[] {
+  // what age alone makes of a body is in the sheets' own tables
+  if (day === "ordinary") return truth;
+  const look: Look = { character, body: "", states: truth, sure: true, heated: false };
+  return truth.map((state) => {
+    const masks = masksInForce(look, conditions).filter((mask) => mask.from?.includes(state) ?? true);
+    const mask = happens(chance, OFTEN.masked) ? pick(chance, masks) : undefined;
+    if (mask === undefined) return state;
+    return pick(chance, mask.to ?? definitionOf(character).states) ?? state;
+  });
+}
+
+/** A body of a find before anything but its age was recorded. */
+export function bareBody(id: string, specimen: Specimen, lifted: Lift): Body {
+  return { id, age: specimen.age, lifted, wear: [...specimen.wear], keep: true, seen: [] };
+}

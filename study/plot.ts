@@ -1,0 +1,84 @@
+/** The study's plot as an SVG picture, drawn without a screen. */
+import type { Knowledge } from "@jittery-cap/core";
+import { init } from "echarts";
+import { interval, sum, type Tally } from "./tally.ts";
+
+const INK = "#23201a";
+const RUST = "#8a4226";
+const SAGE = "#5f6f52";
+const SIZE = { width: 860, height: 420 };
+const PER = 100_000;
+
+/** Two curves on two axes: dangers in 100,000 with their intervals, and good finds in a hundred. */
+export function plotOf(tallies: readonly Tally[], knowledge: Knowledge): string {
+  const dangers = new Set(knowledge.dangers.map((sheet) => sheet.id));
+  const slips = [...new Set(tallies.map((tally) => tally.slips))].sort((one, other) => one - other);
+  const at = (isDanger: boolean, slip: number) =>
+    sum(
+      tallies.filter(
+        (tally) =>
+          dangers.has(tally.sheet) === isDanger &&
+          tally.slips === slip &&
+          tally.day === (isDanger ? "any" : "ordinary"),
+      ),
+    );
+  const label = (slip: number) => `${(slip * 100).toFixed(0)} %`;
+  const upper = slips.map((slip) => interval(at(true, slip).basket, at(true, slip).draws)[1] * PER);
+  const chart = init(null, null, { renderer: "svg", ssr: true, ...SIZE });
+  chart.setOption({
+    animation: false,
+    backgroundColor: "#f6f1e4",
+    textStyle: { fontFamily: "sans-serif", color: INK },
+    grid: { left: 70, right: 80, top: 60, bottom: 50 },
+    legend: { top: 12, textStyle: { color: INK } },
+    xAxis: {
+      type: "category",
+      name: "slips an observation",
+      nameLocation: "middle",
+      nameGap: 30,
+      data: slips.map(label),
+    },
+    yAxis: [
+      { type: "value", name: "dangers in 100,000", min: 0, axisLabel: { color: RUST }, nameTextStyle: { color: RUST } },
+      {
+        type: "value",
+        name: "good finds, %",
+        min: 0,
+        max: 100,
+        axisLabel: { color: SAGE },
+        splitLine: { show: false },
+        nameTextStyle: { color: SAGE },
+      },
+    ],
+    series: [
+      {
+        name: "dangers that end in the basket",
+        type: "bar",
+        barWidth: 26,
+        itemStyle: { color: RUST },
+        data: slips.map((slip) => (at(true, slip).basket / at(true, slip).draws) * PER),
+      },
+      {
+        name: "upper end of the 95 % interval",
+        type: "scatter",
+        symbol: "rect",
+        symbolSize: [30, 3],
+        itemStyle: { color: RUST },
+        data: upper,
+      },
+      {
+        name: "good finds that end in the basket",
+        type: "line",
+        yAxisIndex: 1,
+        symbol: "circle",
+        symbolSize: 9,
+        lineStyle: { color: SAGE, width: 3 },
+        itemStyle: { color: SAGE },
+        data: slips.map((slip) => (at(false, slip).basket / at(false, slip).draws) * 100),
+      },
+    ],
+  });
+  const svg = chart.renderToSVGString();
+  chart.dispose();
+  return svg;
+}
