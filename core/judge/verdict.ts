@@ -23,6 +23,12 @@ export const CONDITION_WORDS = {
   "cook-through": "Cook it well: fifteen minutes and more.",
   "small-first-portion": "The first time, a small portion of this one kind, then wait until the next morning.",
   "keep-one-raw": "Keep a raw one back in the cold until the meal is well past.",
+  "no-alcohol": "Never with alcohol, three days before and three days after.",
+  "raw-poisonous": "Raw it is poisonous: keep it apart from all that is eaten raw.",
+  "boil-first": "Boil it first and throw that water away, then cook it.",
+  "skin-off": "The skin comes off before cooking.",
+  "tubes-off": "The tubes come off before cooking.",
+  "infusion-only": "Too tough for the pan: for infusions only, and nothing is claimed for it.",
   "cap-only": "Keep the cap only: the stem is riddled.",
   "weather-untold":
     "Nobody told whether there was frost last night. If there was, stain and smell prove nothing: tell it, and look at the answer again.",
@@ -155,17 +161,19 @@ function holdReasons(judgement: Judgement, fitting: readonly Candidate[], answer
   const best = fitting.find((one) => one.fitsPlainly && one.allowed && one.sheet.tier !== "inedible");
   if (fitting.length > 0 && answering.length === 0)
     reasons.push(best === undefined ? doubtReason(fitting) : mustsReason(best));
-  for (const { sheet } of fitting.filter((one) => one.sheet.tier === "inedible"))
+  const inedible = fitting.filter((one) => one.sheet.tier === "inedible");
+  if (inedible.length > 0)
     reasons.push({
       code: "inedible-fits",
-      text: `It may still be the ${sheet.names.common}, which is not for the pot.`,
-      sheets: [sheet.id],
+      text: `It may still be ${namesOf(inedible)}, which ${inedible.length === 1 ? "is" : "are"} not for the pot.`,
+      sheets: inedible.map((one) => one.sheet.id),
     });
-  for (const { sheet } of fitting.filter((one) => !one.allowed))
+  const refused = fitting.filter((one) => !one.allowed);
+  if (refused.length > 0)
     reasons.push({
       code: "refused-kind-fits",
-      text: `It may still be the ${sheet.names.common}, which the house rules refuse.`,
-      sheets: [sheet.id],
+      text: `It may still be ${namesOf(refused)}, which the house rules refuse.`,
+      sheets: refused.map((one) => one.sheet.id),
     });
   if (rules.naming === "species" && fitting.length > 1)
     reasons.push({
@@ -198,6 +206,13 @@ function holdReasons(judgement: Judgement, fitting: readonly Candidate[], answer
   if (answering.length > 0 && !restsOnTwoCharacters(answering))
     reasons.push({ code: "one-feature", text: "One feature alone never decides." });
   return reasons;
+}
+
+/** The names of some kinds, the first few and how many more. */
+function namesOf(candidates: readonly Candidate[]): string {
+  const names = candidates.slice(0, NAMED_DANGERS).map((one) => `the ${one.sheet.names.common}`);
+  const more = candidates.length - names.length;
+  return wordList(more > 0 ? [...names, `${more} more`] : names);
 }
 
 /** One feature never clears: the musts of the answer have to ask for at least two characters. */
@@ -246,7 +261,7 @@ function onlyDangers({ dangers }: Judgement, fitting: readonly Candidate[]): Rea
 
 function refusedByHouse(fitting: readonly Candidate[]): Reason[] {
   if (fitting.length === 0 || fitting.some((one) => one.allowed)) return [];
-  const names = wordList(fitting.map((one) => `the ${one.sheet.names.common}`));
+  const names = namesOf(fitting);
   return [
     {
       code: "house-rule",
@@ -312,6 +327,14 @@ type KeptBody = Judgement["scene"]["kept"][number]["body"];
 
 function conditionsOf({ scene }: Judgement, fitting: readonly Candidate[], kept: readonly KeptBody[]): ConditionCode[] {
   const codes: ConditionCode[] = ["second-person", "two-books", "cook-through", "small-first-portion", "keep-one-raw"];
+  // of several kinds that it may be, the strictest handling holds
+  const handlings = fitting.map((one) => one.sheet.handling);
+  if (handlings.some((handling) => handling.alcohol === "never")) codes.push("no-alcohol");
+  if (handlings.some((handling) => handling.rawPoisonous === true)) codes.push("raw-poisonous");
+  if (handlings.some((handling) => handling.boilFirst === true)) codes.push("boil-first");
+  if (handlings.some((handling) => handling.remove?.includes("skin") === true)) codes.push("skin-off");
+  if (handlings.some((handling) => handling.remove?.includes("tubes") === true)) codes.push("tubes-off");
+  if (handlings.some((handling) => handling.infusionOnly === true)) codes.push("infusion-only");
   if (kept.some((body) => body.larvaeParts?.stem === "riddled")) codes.push("cap-only");
   if (scene.find.weather?.frostLastNight === undefined) codes.push("weather-untold");
   if (concernsOf(scene.find).length > 0) codes.push("ground-judged");
