@@ -47,10 +47,21 @@ const PICTURES: readonly Picture[] = [
   { name: "decide-basket", size: DESK, find: "white ones in an arc", path: (id) => `/decide/${id}` },
   { name: "decide-phone", size: PHONE, find: "cluster on", path: (id) => `/decide/${id}` },
   { name: "log-desk", size: DESK, path: () => "/log" },
+  { name: "sheets-desk", size: DESK, path: () => "/sheets", prepare: searchMisspelt },
+  { name: "sheet-desk", size: DESK, path: () => "/sheet/amanita-muscaria" },
+  { name: "compare-desk", size: DESK, path: () => "/compare/kuehneromyces-mutabilis/galerina-marginata" },
+  { name: "compare-phone", size: PHONE, path: () => "/compare/agaricus-campestris/amanita-virosa" },
 ];
 
 async function lookAtBody(page: Page, body: string): Promise<void> {
   await page.getByRole("button", { name: new RegExp(`^Body ${body},`) }).click();
+}
+
+/** A name as somebody might spell it. */
+async function searchMisspelt(page: Page): Promise<void> {
+  await page.getByLabel("Find a sheet by name").fill("lepiota procara");
+  await page.locator("[data-sheet]").first().waitFor();
+  await page.waitForTimeout(300);
 }
 
 /** One touch, so that the picture shows what a touch moves. */
@@ -109,14 +120,17 @@ async function take(browser: Browser, address: string, picture: Picture): Promis
 const only = process.argv.slice(2);
 const address = process.env.ADDRESS;
 const application = address === undefined ? await startApplication() : { address, stop: () => Promise.resolve() };
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-  args: ["--no-sandbox", "--disable-gpu"],
-});
 try {
-  for (const picture of PICTURES)
-    if (only.length === 0 || only.includes(picture.name)) await take(browser, application.address, picture);
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu"],
+  });
+  try {
+    for (const picture of PICTURES)
+      if (only.length === 0 || only.includes(picture.name)) await take(browser, application.address, picture);
+  } finally {
+    await browser.close();
+  }
 } finally {
-  await browser.close();
   await application.stop();
 }

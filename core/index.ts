@@ -29,6 +29,7 @@ export {
   type Verdict,
 } from "./judge/verdict.ts";
 export * from "./knowledge/knowledge.ts";
+export { type NameKind, type NameMatch, type NameSearch, nameSearch } from "./knowledge/search.ts";
 export * from "./knowledge/sheet.ts";
 export { EVERYTHING_ALLOWED, type LintFinding, lintKnowledge, separabilities } from "./lint/lint.ts";
 export type { Separability } from "./lint/separability.ts";

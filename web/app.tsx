@@ -1,21 +1,31 @@
 /** The views of the trail. A view that has nothing yet is not shown. */
-import { useEffect } from "react";
+import { lazy, Suspense, useEffect } from "react";
 import { Navigate, Route, Routes } from "react-router";
 import { DecideView } from "./decide/decide-view.tsx";
 import { keepSending } from "./device/outbox.ts";
 import { FindView } from "./find/find-view.tsx";
 import { LogView } from "./log/log-view.tsx";
 
+// read at the table rather than in the wood: fetched when they are first opened
+const ShelfView = lazy(() => import("./sheets/shelf-view.tsx").then((module) => ({ default: module.ShelfView })));
+const SheetView = lazy(() => import("./sheets/sheet-view.tsx").then((module) => ({ default: module.SheetView })));
+const CompareView = lazy(() => import("./sheets/compare-view.tsx").then((module) => ({ default: module.CompareView })));
+
 export function App() {
   useEffect(() => keepSending(), []);
   return (
-    <Routes>
-      <Route path="/" element={<Navigate to="/log" replace />} />
-      <Route path="/log" element={<LogView />} />
-      <Route path="/find/:id" element={<FindView />} />
-      <Route path="/find/:id/:station" element={<FindView />} />
-      <Route path="/decide/:id" element={<DecideView />} />
-      <Route path="*" element={<Navigate to="/log" replace />} />
-    </Routes>
+    <Suspense fallback={null}>
+      <Routes>
+        <Route path="/" element={<Navigate to="/log" replace />} />
+        <Route path="/log" element={<LogView />} />
+        <Route path="/find/:id" element={<FindView />} />
+        <Route path="/find/:id/:station" element={<FindView />} />
+        <Route path="/decide/:id" element={<DecideView />} />
+        <Route path="/sheets" element={<ShelfView />} />
+        <Route path="/sheet/:id" element={<SheetView />} />
+        <Route path="/compare/:one/:other" element={<CompareView />} />
+        <Route path="*" element={<Navigate to="/log" replace />} />
+      </Routes>
+    </Suspense>
   );
 }

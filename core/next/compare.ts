@@ -1,6 +1,5 @@
 /** What tells two kinds apart: the characters that separate their sheets, best first, and what would hide each. */
 import {
-  AGES,
   type Age,
   CHARACTER_IDS,
   type CharacterId,
@@ -48,8 +47,11 @@ export function compareSheets(one: Sheet, other: Sheet): readonly Difference[] {
   }).sort((a, b) => Number(b.hard) - Number(a.hard) || b.power - a.power);
 }
 
+/** Ages in the order in which bodies are met: of two that separate as well, the commoner is told. */
+const AGES_AS_MET: readonly Age[] = ["mature", "young", "old", "button", "egg"];
+
 function bestAge(one: Sheet, other: Sheet, character: CharacterId): { age: Age; power: number } {
-  return AGES.map((age) => ({ age, power: separation(one, other, character, [age]) })).reduce((best, next) =>
+  return AGES_AS_MET.map((age) => ({ age, power: separation(one, other, character, [age]) })).reduce((best, next) =>
     next.power > best.power ? next : best,
   );
 }

@@ -26,7 +26,7 @@ export function DangerRow({ danger, compact = false, far = false }: DangerRowPro
         display: "flex",
         alignItems: "center",
         gap: 1,
-        minHeight: compact || far ? 34 : 42,
+        minHeight: compact || far ? 34 : 48,
         position: "relative",
         pl: { xs: 2.5, md: 3.25 },
         pr: { xs: 2.5, md: 2.75 },
@@ -62,7 +62,13 @@ export function DangerRow({ danger, compact = false, far = false }: DangerRowPro
         {!compact && !far && (
           <Box
             component="span"
-            sx={{ fontFamily: FONT.name, fontStyle: "italic", color: tone.onDarkSoft, fontSize: "0.9375rem" }}
+            sx={{
+              display: "block",
+              fontFamily: FONT.name,
+              fontStyle: "italic",
+              color: tone.onDarkSoft,
+              fontSize: "0.9375rem",
+            }}
           >
             {danger.scientific}
           </Box>

@@ -3,6 +3,8 @@ import { type Answer, CONDITION_WORDS } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { tone } from "../theme/tokens.ts";
+import { DangerFold } from "./danger-fold.tsx";
+import { dangerGroups } from "./danger-groups.ts";
 import { DangerRow } from "./danger-row.tsx";
 import { ScrollRegion } from "./scroll-region.tsx";
 import { type AnswerState, shownVerdict, VERDICT_WORDS } from "./verdict-words.ts";
@@ -14,17 +16,6 @@ interface DarkHalfProps {
 }
 
 const NEAR = 2;
-/** Far dangers that are still drawn, so that a hundred never drown the near ones. */
-const FAR_SHOWN = 5;
-
-/** Dangers that are not yet past doubt, and those that are. */
-export function nearAndFar(answer: Answer): { near: Answer["dangers"]; far: Answer["dangers"] } {
-  return {
-    near: answer.dangers.filter((danger) => danger.status !== "ruled-out"),
-    far: answer.dangers.filter((danger) => danger.status === "ruled-out"),
-  };
-}
-
 /** The first reason; for a basket what has to happen first, since that is the more urgent to read. */
 function sentence(answer: Answer | undefined, state: AnswerState): string | undefined {
   if (state === "failed") return "The answer could not be worked out on this device. Until it can, this is held.";
@@ -37,7 +28,7 @@ function sentence(answer: Answer | undefined, state: AnswerState): string | unde
 
 export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
   const verdict = shownVerdict(answer, state);
-  const { near, far } = answer === undefined ? { near: [], far: [] } : nearAndFar(answer);
+  const { drawn, near, far, nearCount, farCount } = dangerGroups(answer?.dangers ?? []);
   const within = answer?.dangers.filter((danger) => danger.mistakes < NEAR).length ?? 0;
   return (
     <>
@@ -101,16 +92,19 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
           aria-label="Dangers, nearest first"
           sx={{ listStyle: "none", m: 0, p: 0, pl: { md: 0 }, display: { xs: "none", md: "block" } }}
         >
-          {near.map((danger) => (
+          {drawn.map((danger) => (
             <DangerRow key={danger.sheet} danger={danger} />
           ))}
-          {far.length > 0 && (
-            <Box component="li" sx={{ px: 3.25, pt: 1.5, color: tone.onDarkFaint }}>
-              {near.length === 0 ? `All ${far.length} are past doubt here` : `${far.length} farther, past doubt here`}
+          {near.map((fold) => (
+            <DangerFold key={fold.mistakes} {...fold} far={false} />
+          ))}
+          {farCount > 0 && (
+            <Box component="li" sx={{ px: 3.25, pt: 2, pb: 0.75, color: tone.onDarkFaint }}>
+              {nearCount === 0 ? `All ${farCount} are past doubt here` : `${farCount} farther, past doubt here`}
             </Box>
           )}
-          {far.slice(0, FAR_SHOWN).map((danger) => (
-            <DangerRow key={danger.sheet} danger={danger} far />
+          {far.map((fold) => (
+            <DangerFold key={fold.mistakes} {...fold} far />
           ))}
         </Box>
         <Box
@@ -118,12 +112,12 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
           aria-label="Nearest dangers"
           sx={{ listStyle: "none", m: 0, p: 0, display: { xs: "block", md: "none" } }}
         >
-          {near.slice(0, 3).map((danger) => (
+          {drawn.slice(0, 3).map((danger) => (
             <DangerRow key={danger.sheet} danger={danger} compact />
           ))}
-          {near.length === 0 && answer !== undefined && (
+          {nearCount === 0 && answer !== undefined && (
             <Box component="li" sx={{ px: 2.5 }}>
-              All {far.length} are past doubt here
+              All {farCount} are past doubt here
             </Box>
           )}
         </Box>

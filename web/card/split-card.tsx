@@ -48,6 +48,7 @@ export function SplitCard({ light, dark, darkShare, darkFirst = true }: SplitCar
           flex: { xs: "none", md: `0 0 ${(share * 100).toFixed(1)}%` },
           maxHeight: { xs: "42dvh", md: "none" },
           minHeight: 0,
+          minWidth: 0,
           bgcolor: tone.moss,
           color: tone.onDark,
           display: "flex",

@@ -3,7 +3,7 @@ import Box from "@mui/material/Box";
 import { Link } from "react-router";
 import { TOUCH, tone } from "../theme/tokens.ts";
 
-export type View = "find" | "decide" | "log";
+export type View = "find" | "decide" | "log" | "sheets";
 
 interface TrailProps {
   readonly view: View;
@@ -75,6 +75,23 @@ export function Trail({ view, findId, dark = false }: TrailProps) {
             </Box>
           ),
         )}
+      </Box>
+      <Box
+        component={Link}
+        to="/sheets"
+        aria-current={view === "sheets" ? "page" : undefined}
+        sx={{
+          display: { xs: view === "find" ? "none" : "flex", md: "flex" },
+          alignItems: "center",
+          ml: { md: "auto" },
+          px: 0.5,
+          color: view === "sheets" ? ink : dark ? tone.onDarkSoft : tone.inkSoft,
+          fontWeight: view === "sheets" ? 750 : 500,
+          textDecoration: "none",
+          "&:hover": { color: ink },
+        }}
+      >
+        Sheets
       </Box>
     </Box>
   );

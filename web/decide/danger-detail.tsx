@@ -2,10 +2,17 @@
 import type { Answer } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
+import { Link } from "react-router";
 import { distanceWords } from "../card/distance-words.ts";
-import { FONT, tone } from "../theme/tokens.ts";
+import { FONT, TOUCH, tone } from "../theme/tokens.ts";
 
-export function DangerDetail({ danger }: { readonly danger: Answer["dangers"][number] }) {
+interface DangerDetailProps {
+  readonly danger: Answer["dangers"][number];
+  /** The kind to set it beside. */
+  readonly beside: string | undefined;
+}
+
+export function DangerDetail({ danger, beside }: DangerDetailProps) {
   const masks = danger.masks.filter((mask, index) => danger.masks.findIndex((one) => one.why === mask.why) === index);
   return (
     <Box
@@ -31,6 +38,12 @@ export function DangerDetail({ danger }: { readonly danger: Answer["dangers"][nu
       <Lines title="Against it" lines={danger.points.map((point) => point.text)} empty="Nothing that was seen." />
       {masks.length > 0 && <Lines title="Hidden today" lines={masks.map((mask) => mask.why)} />}
       <Lines title="For it" lines={danger.speaksFor.map((sign) => sign.text)} empty="Nothing that was seen." />
+      <Box sx={{ display: "flex", flexWrap: "wrap", columnGap: 3 }}>
+        <DarkLink to={`/sheet/${danger.sheet}`}>Read its sheet</DarkLink>
+        {beside !== undefined && (
+          <DarkLink to={`/compare/${beside}/${danger.sheet}`}>What tells it from what this seems to be</DarkLink>
+        )}
+      </Box>
     </Box>
   );
 }
@@ -44,6 +57,18 @@ function Lines({ title, lines, empty }: { title: string; lines: readonly string[
           ? empty
           : `${lines.map((line) => line.charAt(0).toUpperCase() + line.slice(1)).join(". ")}.`}
       </span>
+    </Box>
+  );
+}
+
+function DarkLink({ to, children }: { to: string; children: React.ReactNode }) {
+  return (
+    <Box
+      component={Link}
+      to={to}
+      sx={{ color: tone.onDark, minHeight: TOUCH, display: "flex", alignItems: "center", textUnderlineOffset: 4 }}
+    >
+      {children}
     </Box>
   );
 }

@@ -10,7 +10,7 @@ import { StateOfView } from "../card/state-of-view.tsx";
 import { Trail } from "../card/trail.tsx";
 import { VERDICT_WORDS } from "../card/verdict-words.ts";
 import { Drawing } from "../find/drawing.tsx";
-import { stationOfCharacter, TEST_LOOKS_AT } from "../find/stations.ts";
+import { stationOfTest } from "../find/stations.ts";
 import { useFind } from "../state/find-state.ts";
 import { tone } from "../theme/tokens.ts";
 import { askIfWrong } from "../worker/judge.ts";
@@ -122,7 +122,7 @@ function Way({ answer, findId }: { answer: Answer; findId: string }) {
     >
       <Box component="ol" aria-label="Next tests" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {tests.map((test, index) => {
-          const station = stationOfCharacter(TEST_LOOKS_AT[test.test] ?? "")?.id ?? "bodies";
+          const station = stationOfTest(test.test)?.id ?? "bodies";
           return (
             <Box
               component="li"

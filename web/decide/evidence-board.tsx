@@ -1,10 +1,19 @@
 /** The evidence board: each danger against the families of evidence, and what stands behind the chosen one. */
-import { type Answer, FAMILIES, FAMILY_WORDS, type Family, type IfWrong } from "@jittery-cap/core";
+import {
+  type Answer,
+  definitionOf,
+  FAMILIES,
+  FAMILY_WORDS,
+  type Family,
+  type IfWrong,
+  isCharacterId,
+} from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
+import { useState } from "react";
 import { distanceWords } from "../card/distance-words.ts";
 import { ScrollRegion } from "../card/scroll-region.tsx";
-import { tone } from "../theme/tokens.ts";
+import { TOUCH, tone } from "../theme/tokens.ts";
 import { DangerDetail } from "./danger-detail.tsx";
 import { IfOneWereWrong } from "./if-one-were-wrong.tsx";
 import { Mark, type MarkKind } from "./mark.tsx";
@@ -19,29 +28,32 @@ interface EvidenceBoardProps {
   readonly wrongs: readonly IfWrong[] | undefined;
 }
 
+/** Dangers on the board before it is unfolded, and at most so many of those that still stand. */
+const ROWS = 7;
+const NEAR_ROWS = 14;
+
 const SHOWN: readonly Family[] = FAMILIES.filter((family) => family !== "spore-size");
 
 /** What a family of evidence says of a danger: against (hard or soft), masked, for, or nothing. */
-export function markOf(
-  danger: Danger,
-  family: Family,
-  familyOf: (character: string) => string | undefined,
-): MarkKind | undefined {
+export function markOf(danger: Danger, family: Family): MarkKind | undefined {
   const against = danger.points.filter((point) => point.family === family);
   if (against.some((point) => point.hard)) return "hard";
   if (against.length > 0) return "soft";
-  if (danger.masks.some((mask) => familyOf(mask.character) === family)) return "masked";
+  if (danger.masks.some((mask) => isCharacterId(mask.character) && definitionOf(mask.character).family === family))
+    return "masked";
   return danger.speaksFor.some((sign) => sign.family === family) ? "for" : undefined;
 }
 
 export function EvidenceBoard({ answer, chosen, onChoose, wrongs }: EvidenceBoardProps) {
-  const families = new Map(
-    answer.dangers
-      .flatMap((danger) => [...danger.points, ...danger.speaksFor])
-      .map((one) => [one.character, one.family as string]),
-  );
-  const familyOf = (character: string) => families.get(character) ?? MASKED_FAMILY[character];
   const current = answer.dangers.find((danger) => danger.sheet === chosen) ?? answer.dangers[0];
+  const [all, setAll] = useState(false);
+  // the near ones always stand on the board; of those past doubt the nearest few, so that the rest never drown them
+  const near = answer.dangers.filter((danger) => danger.status !== "ruled-out");
+  const shown = Math.min(answer.dangers.length, Math.max(ROWS, Math.min(near.length, NEAR_ROWS)));
+  const rows = all
+    ? answer.dangers
+    : answer.dangers.filter((danger, index) => index < shown || danger.sheet === current?.sheet);
+  const folded = answer.dangers.length - rows.length;
   return (
     <>
       <Box
@@ -89,7 +101,7 @@ export function EvidenceBoard({ answer, chosen, onChoose, wrongs }: EvidenceBoar
             </tr>
           </thead>
           <tbody>
-            {answer.dangers.map((danger) => (
+            {rows.map((danger) => (
               <Box
                 component="tr"
                 key={danger.sheet}
@@ -133,13 +145,30 @@ export function EvidenceBoard({ answer, chosen, onChoose, wrongs }: EvidenceBoar
                 </Box>
                 {SHOWN.map((family) => (
                   <Box component="td" key={family} sx={{ p: 0, textAlign: "center" }}>
-                    <Mark kind={markOf(danger, family, familyOf)} />
+                    <Mark kind={markOf(danger, family)} />
                   </Box>
                 ))}
               </Box>
             ))}
           </tbody>
         </Box>
+        {(folded > 0 || all) && (
+          <ButtonBase
+            aria-expanded={all}
+            onClick={() => setAll(!all)}
+            data-testid="unfold-board"
+            sx={{
+              minHeight: TOUCH,
+              mx: { xs: 2.5, md: 3 },
+              font: "inherit",
+              color: tone.onDark,
+              textDecoration: "underline",
+              textUnderlineOffset: 4,
+            }}
+          >
+            {all ? "Only the nearest" : `And ${folded} more, ${foldedWords(answer, rows)}`}
+          </ButtonBase>
+        )}
         <Box
           sx={{
             display: "flex",
@@ -160,10 +189,24 @@ export function EvidenceBoard({ answer, chosen, onChoose, wrongs }: EvidenceBoar
           <span>empty: not looked at</span>
         </Box>
         <IfOneWereWrong wrongs={wrongs} />
-        {current !== undefined && <DangerDetail danger={current} />}
+        {current !== undefined && <DangerDetail danger={current} beside={supposedKind(answer)} />}
       </ScrollRegion>
     </>
   );
+}
+
+/** The sought kind that the find seems to be, to compare a danger with. */
+function supposedKind({ candidates }: Answer): string | undefined {
+  return candidates.find((one) => one.fits)?.sheet ?? candidates[0]?.sheet;
+}
+
+/** What the dangers off the board have in common: how near the nearest of them is. */
+function foldedWords(answer: Answer, rows: readonly Danger[]): string {
+  const folded = answer.dangers.filter((danger) => !rows.includes(danger));
+  const standing = folded.filter((danger) => danger.status !== "ruled-out").length;
+  if (standing === folded.length) return "which stand as well";
+  if (standing > 0) return `${standing} of which stand as well`;
+  return `all ${distanceWords(Math.min(...folded.map((danger) => danger.mistakes)))} or farther`;
 }
 
 const LEGEND: Readonly<Record<MarkKind, string>> = {
@@ -171,22 +214,4 @@ const LEGEND: Readonly<Record<MarkKind, string>> = {
   soft: "soft point",
   masked: "masked today",
   for: "speaks for it",
-};
-/** Families of characters that may be masked without any danger having spoken on them. */
-const MASKED_FAMILY: Readonly<Record<string, string>> = {
-  "veil-on-cap": "veil-remnants",
-  ring: "ring",
-  base: "base",
-  "stain-base": "flesh",
-  "stain-cut": "flesh",
-  "stain-rub": "flesh",
-  "stain-stem": "flesh",
-  smell: "smell",
-  "gill-colour": "spore-colour",
-  "spore-print": "spore-colour",
-  "cap-colour": "cap-colour",
-  "cap-shape": "cap-surface",
-  "cap-surface": "cap-surface",
-  "stem-surface": "stem",
-  "stem-inside": "stem",
 };

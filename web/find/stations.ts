@@ -61,6 +61,8 @@ export const STATIONS: readonly Station[] = [
       "cap-margin",
       "two-toned",
       "cap-colour-centre",
+      "cap-zones",
+      "cap-edge-band",
     ),
   },
   {
@@ -77,6 +79,7 @@ export const STATIONS: readonly Station[] = [
       "short-gills",
       "gill-texture",
       "underside-colour",
+      "pore-colour",
     ),
   },
   {
@@ -114,8 +117,10 @@ export const STATIONS: readonly Station[] = [
       "stain-speed",
       "stem-inside",
       "stain-ring",
+      "stain-pores",
       "latex",
       "bisection",
+      "bend",
     ),
   },
   {
@@ -159,6 +164,8 @@ export const TEST_LOOKS_AT: Readonly<Record<string, CharacterId>> = {
   "lift-base-whole": "base",
   "look-at-foot": "base",
   "nick-foot": "stain-base",
+  "press-pores": "stain-pores",
+  "bend-a-piece": "bend",
   "scratch-cap": "stain-rub",
   "crush-and-smell": "smell",
   "warm-and-smell": "smell",
@@ -168,6 +175,11 @@ export const TEST_LOOKS_AT: Readonly<Record<string, CharacterId>> = {
   "read-spore-print": "spore-print",
   "take-spore-print": "spore-print",
 };
+
+/** The station where a planned test is recorded. */
+export function stationOfTest(test: string): Station | undefined {
+  return test === "measure" ? stationOf("bodies") : stationOfCharacter(TEST_LOOKS_AT[test] ?? "");
+}
 
 /** How many of a station's characters have been looked at on a body, and of how many. */
 export function progressOf(

@@ -36,6 +36,9 @@ export function askIfWrong(find: Find): Promise<readonly IfWrong[]> {
   return ask((remote) => remote.ifWrong(find));
 }
 
+/** Asks the worker about its sheets. Rejects as askJudge does. */
+export const askShelf = ask;
+
 async function ask<Reply>(question: (remote: Remote<JudgeWorker>) => Promise<Reply>): Promise<Reply> {
   judge ??= hireJudge();
   const asked = judge;

@@ -1,22 +1,121 @@
 /** Judges in a thread of its own, from the same core and sheets as the server: no network is needed for an answer. */
 
 import { sheets } from "virtual:sheets";
-import { type Answer, assess, compileSheets, type Find, type IfWrong, ifWrong } from "@jittery-cap/core";
+import {
+  type Answer,
+  assess,
+  compareSheets,
+  compileSheets,
+  type Difference,
+  type Figure,
+  type Find,
+  figureOf,
+  type IfWrong,
+  ifWrong,
+  type Knowledge,
+  type NameMatch,
+  nameSearch,
+  type Sheet,
+  typicalFind,
+} from "@jittery-cap/core";
 import { expose } from "comlink";
 
 const compiled = compileSheets(sheets);
+let search: ReturnType<typeof nameSearch> | undefined;
+
+/** @throws when the sheets that were shipped are not well formed; the screen then says hold */
+function knowledge(): Knowledge {
+  if (!compiled.ok) throw new Error("the knowledge sheets are not well formed");
+  return compiled.value;
+}
+
+/** A sheet as a list shows it. */
+export interface SheetLine {
+  readonly id: string;
+  readonly common: string;
+  readonly scientific: string;
+  readonly tier: Sheet["tier"];
+}
+
+/** A sheet as it is read, with drawings of a typical young and grown body. */
+export interface OpenSheet {
+  readonly sheet: Sheet;
+  readonly figures: readonly Figure[];
+  readonly lookalikes: readonly SheetLine[];
+  readonly company: readonly SheetLine[];
+}
+
+/** Two sheets beside each other. */
+export interface Comparison {
+  readonly one: SheetLine;
+  readonly other: SheetLine;
+  readonly figures: readonly [Figure | undefined, Figure | undefined];
+  readonly differences: readonly Difference[];
+}
+
+const lineOf = ({ id, names, tier }: Sheet): SheetLine => ({
+  id,
+  common: names.common,
+  scientific: names.scientific,
+  tier,
+});
+
+function figuresOf(sheet: Sheet): Figure[] {
+  const find = typicalFind(sheet);
+  return find.bodies.map((body) => figureOf(find, body, 0));
+}
 
 const judge = {
-  /** @throws when the sheets that were shipped are not well formed; the screen then says hold */
+  /** The answer to a find. */
   assess(find: Find): Answer {
-    if (!compiled.ok) throw new Error("the knowledge sheets are not well formed");
-    return assess(find, compiled.value);
+    return assess(find, knowledge());
   },
 
-  /** What would follow if one thing seen were wrong. @throws as assess does */
+  /** What would follow if one thing seen were wrong. */
   ifWrong(find: Find): readonly IfWrong[] {
-    if (!compiled.ok) throw new Error("the knowledge sheets are not well formed");
-    return ifWrong(find, compiled.value);
+    return ifWrong(find, knowledge());
+  },
+
+  /** Every sheet, dangers first, by common name. */
+  listSheets(): { readonly dangers: readonly SheetLine[]; readonly sought: readonly SheetLine[] } {
+    const sorted = (sheets: readonly Sheet[]) =>
+      sheets.map(lineOf).sort((one, other) => one.common.localeCompare(other.common, "en"));
+    return { dangers: sorted(knowledge().dangers), sought: sorted(knowledge().sought) };
+  },
+
+  /** Sheets by a name, misspelt or old or foreign, nearest first. */
+  searchNames(query: string): readonly (NameMatch & SheetLine)[] {
+    search ??= nameSearch(knowledge().sheets);
+    return search(query).flatMap((match) => {
+      const sheet = knowledge().byId.get(match.sheet);
+      return sheet === undefined ? [] : [{ ...match, ...lineOf(sheet) }];
+    });
+  },
+
+  /** One sheet, or undefined where there is none of that id. */
+  openSheet(id: string): OpenSheet | undefined {
+    const { byId } = knowledge();
+    const sheet = byId.get(id);
+    if (sheet === undefined) return undefined;
+    const lines = (ids: readonly string[]) =>
+      ids.flatMap((one) => {
+        const known = byId.get(one);
+        return known === undefined ? [] : [lineOf(known)];
+      });
+    return { sheet, figures: figuresOf(sheet), lookalikes: lines(sheet.lookalikes), company: lines(sheet.company) };
+  },
+
+  /** What tells two kinds apart, or undefined where one of them has no sheet. */
+  compare(one: string, other: string): Comparison | undefined {
+    const { byId } = knowledge();
+    const [first, second] = [byId.get(one), byId.get(other)];
+    if (first === undefined || second === undefined) return undefined;
+    return {
+      one: lineOf(first),
+      other: lineOf(second),
+      figures: [figuresOf(first).at(-1), figuresOf(second).at(-1)],
+      differences: compareSheets(first, second),
+    };
   },
 };
 export type JudgeWorker = typeof judge;
