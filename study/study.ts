@@ -15,7 +15,7 @@ import type { Tally, Task } from "./tally.ts";
 
 export const SLIPS = [0, 0.02, 0.05, 0.1];
 /** Draws a kind: dangers at two slips in a hundred, dangers at the others, sought kinds. */
-const DRAWS = { dangersAtTwo: 7_000, dangers: 700, sought: 200 };
+const DRAWS = { dangersAtTwo: 9_000, dangers: 700, sought: 100 };
 /** No task is larger, so that the threads end together. */
 const DRAWS_A_TASK = 500;
 const DOCS = new URL("../docs/", import.meta.url);

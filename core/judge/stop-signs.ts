@@ -129,18 +129,16 @@ const RULES: readonly Rule[] = [
   {
     code: "small-brown-on-wood",
     text: "A small brown gilled mushroom with a ring or cobweb on wood, chips or moss: the funeral bell looks like this.",
-    holds: ({ body, smallBrownAllowed }, sees) => {
+    holds: ({ scene, body, smallBrownAllowed }, sees) => {
       const brown =
         sees("gill-colour", "brown", "clay-brown", "rust-brown") || sees("spore-print", "clay-brown", "rust-brown");
       const ringed = sees("ring", ...REAL_RINGS, "cobweb", "closed");
       const onWood = sees("substrate", ...DEAD_WOOD, "moss");
       const small = (body.body.measures?.capCm ?? 0) < SMALL_BROWN_BELOW_CM;
       if (!(isGilled(sees, body) && brown && ringed && onWood && small)) return false;
-      // a stem that nobody looked at yet keeps the find on hold by the sheet's own musts
-      const sheathed =
-        showsSurely(body, "ring", "sheath") &&
-        (!body.looks.has("stem-surface") || showsSurely(body, "stem-surface", "scaly-below-ring"));
-      return !(smallBrownAllowed && sheathed);
+      const sheathed = (one: BodyScene) =>
+        showsSurely(one, "ring", "sheath") && showsSurely(one, "stem-surface", "scaly-below-ring");
+      return !(smallBrownAllowed && scene.kept.every(sheathed));
     },
   },
   {

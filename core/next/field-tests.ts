@@ -36,7 +36,8 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 0.5,
     waitHours: 0,
     destroys: false,
-    shows: ["underside", "gill-fold", "underside-colour", "gill-colour", "pore-colour"],
+    // a veil that still spans the gills is seen from below
+    shows: ["underside", "gill-fold", "underside-colour", "gill-colour", "pore-colour", "ring"],
   },
   {
     id: "look-at-gill-build",
@@ -174,7 +175,7 @@ export const TEST_WORDS: Readonly<Record<string, string>> = {
   "tell-the-age": "Say how old {body} is",
   "find-an-older-one": "Find an older one and look at its gills",
   "look-at-ground": "Look at the ground: what it grows from, how they stand",
-  "look-under": "Look under the cap of {body}",
+  "look-under": "Look under the cap of {body}, and whether a veil still spans it",
   "look-at-gill-build": "See how the gills of {body} meet the stem",
   "look-at-ring": "Look at the ring of {body}",
   "look-at-stem": "Look at the stem of {body}",

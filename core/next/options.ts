@@ -60,10 +60,10 @@ export function optionsOf({ scene, knowledge }: Judgement, supposed: Sheet): Opt
       // a print under its cup is read before another cap is spent, where this body could take its result over
       const pending = scene.bodies.some((one) => one !== body && one.conditions.printPending);
       if (test.id === "take-spore-print" && (body.conditions.printPending || (pending && hasQuickLook(body)))) continue;
-      const conditions = { ...body.conditions, ...test.changes };
       const looks = test.shows
         .filter((one) => !isSettled(body, one))
         .flatMap((one) => expectedLook(supposed, one, body, test.heated === true));
+      const conditions = { ...body.conditions, ...test.changes, ...veilSeen(looks) };
       const against = said(looks, body.body.age, conditions);
       if (test.id === "measure") against.push(...sizesAgainst(dangers, supposed, body));
       if (looks.length > 0 || against.some(({ hits }) => hits.some((hit) => hit > 0)))
@@ -71,6 +71,12 @@ export function optionsOf({ scene, knowledge }: Judgement, supposed: Sheet): Opt
     }
   }
   return options;
+}
+
+/** Whoever looks at the ring sees whether the veil is open, and with that whether the gills can be read. */
+function veilSeen(looks: readonly Look[]): Partial<Conditions> {
+  const ring = looks.find((look) => look.character === "ring");
+  return ring === undefined ? {} : { veilSeenOpen: !ring.states.includes("closed") };
 }
 
 /** Seen surely, with nothing in force that hides it: looking again would add nothing. */
