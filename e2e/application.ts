@@ -99,7 +99,11 @@ export async function untilVerdict(page: Page, wanted: "leave" | "hold" | "baske
 
 /** Mistakes between the find and a danger, as drawn. */
 export async function mistakesTo(page: Page, sheet: string): Promise<number> {
-  return Number(await page.locator(`[data-danger="${sheet}"]`).first().getAttribute("data-mistakes"));
+  const row = page.locator(`[data-danger="${sheet}"]`);
+  // a danger may be folded away with others at its distance
+  const folded = page.locator(':is([data-fold] > button, [data-testid="unfold-board"])[aria-expanded="false"]:visible');
+  while ((await row.count()) === 0 && (await folded.count()) > 0) await folded.first().click();
+  return Number(await row.first().getAttribute("data-mistakes"));
 }
 
 /** Waits until the server has acknowledged everything. */

@@ -55,7 +55,7 @@ describe("recording a find in the browser", () => {
     await station(page, "Stem");
     await choose(page, "ring", "skirt");
     await untilVerdict(page, "hold");
-    await page.locator('[data-danger="amanita-virosa"][data-mistakes="1"]').first().waitFor();
+    expect(await mistakesTo(page, "amanita-virosa")).to.equal(1);
     const next = page.getByTestId("next-test");
     expect(await next.getAttribute("data-test")).to.equal("lift-base-whole");
 

@@ -177,13 +177,75 @@ describe("the views", () => {
         `/find/${idOf("chanterelles")}/under`,
         `/decide/${idOf("white ones in an arc")}`,
         `/decide/${idOf("cluster on")}`,
+        "/sheets",
+        "/sheet/amanita-muscaria",
+        "/compare/kuehneromyces-mutabilis/galerina-marginata",
       ];
       for (const path of paths) {
         await page.goto(application.address + path);
         await page.waitForLoadState("networkidle");
-        if (path !== "/log") await page.locator('[data-state="fresh"]').first().waitFor();
+        if (/find|decide/.test(path)) await page.locator('[data-state="fresh"]').first().waitFor();
+        else
+          await page
+            .getByRole("heading", { level: 1 })
+            .or(page.getByRole("heading", { name: "Finds" }))
+            .first()
+            .waitFor();
         expect(await seriousFindings(page), path).to.deep.equal([]);
       }
       await context.close();
     });
+
+  it("find a sheet by a misspelt older name, open it, and tell what every statement rests on", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/sheets`);
+    await page.getByLabel("Find a sheet by name").fill("lepiota procara");
+    await page.locator('[data-sheet="macrolepiota-procera"]').getByRole("link").click();
+    await page.getByRole("heading", { level: 1, name: "Parasol" }).waitFor();
+    const ring = page.locator('[data-statement="ring"]');
+    expect(await ring.textContent()).to.match(/movable collar/);
+    for (const statement of await page.locator("[data-statement]").all())
+      expect(await statement.textContent()).to.match(/from memory|common practice|\d{4}/);
+    await page.getByText("snakeskin bands on the stem").waitFor();
+    await context.close();
+  });
+
+  it("set a danger beside what the find seems to be, from Decide", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/decide/${idOf("orange cluster")}`);
+    await untilVerdict(page, "hold");
+    await page.getByRole("button", { name: /^funeral bell/ }).click();
+    await page.getByRole("link", { name: "What tells it from what this seems to be" }).click();
+    await page.locator('[data-difference="spore-print"]').waitFor();
+    const names = await page.getByRole("heading", { level: 1 }).allTextContents();
+    expect(names).to.deep.equal(["velvet shank", "funeral bell"]);
+    expect(await page.locator('[data-difference="spore-print"]').textContent()).to.match(/white.*rust brown/);
+    await context.close();
+  });
+
+  it("say so where there is no such sheet, and where a name is on no sheet", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/sheet/lunar-cap`);
+    await page.getByRole("heading", { name: "There is no such sheet" }).waitFor();
+    await page.getByRole("link", { name: "All sheets" }).click();
+    await page.getByLabel("Find a sheet by name").fill("zzqqxxw");
+    await page.getByText("No sheet has a name like that.").waitFor();
+    await context.close();
+  });
+
+  it("fold the far dangers, and unfold them at a touch", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/find/${idOf("pale one")}/foot`);
+    await untilVerdict(page, "hold");
+    const dark = page.getByRole("complementary", { name: "What still stands" });
+    const folds = dark.locator("[data-fold] > button");
+    const before = await dark.locator("[data-danger]:visible").count();
+    expect(before).to.be.at.most(12);
+    for (const fold of await folds.all()) await fold.click();
+    expect(await dark.locator("[data-danger]:visible").count()).to.equal(45);
+    await page.goto(`${application.address}/decide/${idOf("pale one")}`);
+    await page.getByTestId("unfold-board").click();
+    expect(await page.locator("tr[data-danger]").count()).to.equal(45);
+    await context.close();
+  });
 });

@@ -36,6 +36,13 @@ describe("the dangers of a hundred sheets", () => {
     expect(nearCount).to.equal(nothing.dangers.length);
     expect(near.map((fold) => fold.mistakes)).to.deep.equal([0]);
   });
+  it("come nearest first, and of those at one distance the deadly before the rest", () => {
+    const { drawn, near } = dangerGroups(nothing.dangers);
+    const tiers = [...drawn, ...near.flatMap((fold) => fold.dangers)].map((danger) => danger.tier);
+    const rest = tiers.slice(tiers.findIndex((tier) => tier !== "deadly"));
+    expect(tiers[0]).to.equal("deadly");
+    expect(rest).not.to.include("deadly");
+  });
   it("past doubt are never drawn among the near", () => {
     const { drawn, far, farCount } = dangerGroups(some.dangers);
     expect(drawn.every((danger) => danger.status !== "ruled-out")).to.equal(true);

@@ -21,10 +21,15 @@ export interface DangerGroups {
   readonly farCount: number;
 }
 
-/** Groups the dangers of an answer; their order, nearest and likeliest first, is kept. */
+/** The gravest first among those at one distance. */
+const GRAVITY: Readonly<Record<string, number>> = { deadly: 0, serious: 1, sickener: 2 };
+const byGravity = (one: Danger, other: Danger): number =>
+  one.mistakes - other.mistakes || (GRAVITY[one.tier] ?? 0) - (GRAVITY[other.tier] ?? 0);
+
+/** Groups the dangers of an answer: nearest first, of those the gravest, of those the likeliest. */
 export function dangerGroups(dangers: readonly Danger[], drawnAtMost: number = DRAWN): DangerGroups {
-  const standing = dangers.filter((danger) => danger.status !== "ruled-out");
-  const cleared = dangers.filter((danger) => danger.status === "ruled-out");
+  const standing = dangers.filter((danger) => danger.status !== "ruled-out").sort(byGravity);
+  const cleared = dangers.filter((danger) => danger.status === "ruled-out").sort(byGravity);
   // a fold of one would hide a name behind its own count
   const drawn = standing.slice(0, standing.length === drawnAtMost + 1 ? drawnAtMost + 1 : drawnAtMost);
   return {
