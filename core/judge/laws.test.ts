@@ -4,19 +4,19 @@ import { type Answer, assess } from "../assess.ts";
 import type { Entry } from "../find/entry.ts";
 import type { Body, Find } from "../find/schema.ts";
 import { WEARS } from "../find/vocabulary.ts";
-import { shelve } from "../knowledge/knowledge.ts";
+import { type Knowledge, shelve } from "../knowledge/knowledge.ts";
 import { typicalFind } from "../lint/typical.ts";
 import { finds, shelves, withoutEntry } from "../tests/arbitraries.ts";
 import { SHIPPED } from "../tests/shipped.ts";
+import { judge } from "./judge.ts";
 import { inheritedLooks, sceneOf } from "./scene.ts";
-import { VERDICTS } from "./verdict.ts";
+import { rule, VERDICTS } from "./verdict.ts";
 
 const RUNS = Number(process.env.LAW_RUNS ?? 300);
 const options = { numRuns: RUNS };
 
 const mistakes = (answer: Answer): Map<string, number> =>
   new Map(answer.dangers.map((one) => [one.sheet, one.mistakes]));
-const permissiveness = (answer: Answer): number => VERDICTS.indexOf(answer.verdict);
 
 /** Every danger is at most as far away as before, and no farther cleared. */
 function expectNoFarther(after: Answer, before: Answer): void {
@@ -115,14 +115,15 @@ describe("the laws of the judgement", () => {
   });
 
   it("law 2: one more danger on the shelf never makes an answer more permissive", () => {
+    const verdictBy = (find: Find, shelf: Knowledge) => VERDICTS.indexOf(rule(judge(find, shelf)).verdict);
     fc.assert(
-      fc.property(fc.oneof(finds(), nearlyGood()), shelves(), (find, shelf) => {
-        for (const danger of shelf.dangers) {
-          const without = shelve(shelf.sheets.filter((sheet) => sheet !== danger));
-          expect(permissiveness(assess(find, shelf))).to.be.at.most(permissiveness(assess(find, without)));
-        }
+      fc.property(fc.oneof(finds(), nearlyGood()), shelves(), fc.nat(), (find, shelf, pick) => {
+        const danger = shelf.dangers[pick % Math.max(1, shelf.dangers.length)];
+        if (danger === undefined) return;
+        const without = shelve(shelf.sheets.filter((sheet) => sheet !== danger));
+        expect(verdictBy(find, shelf)).to.be.at.most(verdictBy(find, without));
       }),
-      { numRuns: Math.ceil(RUNS / 4) },
+      options,
     );
   });
 
