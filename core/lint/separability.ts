@@ -1,15 +1,24 @@
 /** How well looking at everything tells a danger from a sought kind. */
-import { type Family, HARD_FAMILIES } from "../find/vocabulary.ts";
+import {
+  AGES,
+  type Age,
+  CHARACTER_IDS,
+  type CharacterId,
+  definitionOf,
+  type Family,
+  HARD_FAMILIES,
+  neighboursOf,
+} from "../find/vocabulary.ts";
+import { SHARE } from "../judge/ranking.ts";
 import { HARD_TIMES, LENIENCY } from "../judge/sizes.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
-import { compareSheets } from "../next/compare.ts";
 import { expectedMeasures } from "../next/expected.ts";
 
 /** What separates a pair. */
 export interface Separability {
   readonly danger: string;
   readonly sought: string;
-  /** Families that can separate them, best first, each with how often one look is enough, from 0 to 1. */
+  /** Families that can separate them, best first, each with how often one look at the sought kind speaks against the danger. */
   readonly families: readonly { readonly family: Family; readonly hard: boolean; readonly power: number }[];
   /** How often looking at everything once brings the danger to two families with a hard one among them, from 0 to 1. */
   readonly share: number;
@@ -21,8 +30,11 @@ export interface Separability {
  */
 export function separabilityOf(danger: Sheet, sought: Sheet): Separability {
   const best = new Map<Family, number>();
-  for (const { family, power } of compareSheets(danger, sought))
-    best.set(family, Math.max(best.get(family) ?? 0, power));
+  for (const character of CHARACTER_IDS) {
+    const { family } = definitionOf(character);
+    const power = Math.max(...AGES.map((age) => shareBeyond(sought, danger, character, age)));
+    if (power > 0) best.set(family, Math.max(best.get(family) ?? 0, power));
+  }
   const size = sizeHit(danger, sought);
   if (size !== "none") best.set("size", 1);
   const isHard = (family: Family) => HARD_FAMILIES.has(family) || (family === "size" && size === "hard");
@@ -30,6 +42,21 @@ export function separabilityOf(danger: Sheet, sought: Sheet): Separability {
     .map(([family, power]) => ({ family, hard: isHard(family), power }))
     .sort((one, other) => Number(other.hard) - Number(one.hard) || other.power - one.power);
   return { danger: danger.id, sought: sought.id, families, share: shareRuledOut(families) };
+}
+
+/** How often a look at a body of the sought kind shows a state that speaks against the danger, from 0 to 1. */
+function shareBeyond(sought: Sheet, danger: Sheet, character: CharacterId, age: Age): number {
+  const mine = Object.entries(sought.characters[character]?.[age] ?? {});
+  const theirs = danger.characters[character]?.[age];
+  if (mine.length === 0 || theirs === undefined) return 0;
+  let total = 0;
+  let beyond = 0;
+  for (const [state, frequency] of mine) {
+    total += SHARE[frequency];
+    const fits = state in theirs || neighboursOf(state).some((other) => other in theirs);
+    if (!fits) beyond += SHARE[frequency];
+  }
+  return beyond / total;
 }
 
 /** Whether a middling grown body of the sought kind is out of the danger's sizes, and by how much. */
