@@ -32,7 +32,7 @@ export function DangerFold({ mistakes, dangers, far }: DangerFoldProps) {
           minWidth: 0,
           alignItems: "center",
           gap: 1.25,
-          minHeight: TOUCH,
+          minHeight: TOUCH + 6,
           px: { xs: 2.5, md: 3.25 },
           font: "inherit",
           textAlign: "left",
@@ -57,8 +57,7 @@ export function DangerFold({ mistakes, dangers, far }: DangerFoldProps) {
         </svg>
         <Box component="span" sx={{ flex: 1, minWidth: 0 }}>
           <Box component="b" sx={{ color: far ? undefined : tone.onDark, fontWeight: 700, mr: 1 }}>
-            {dangers.length} {far ? "" : "more "}
-            {mistakes === 0 ? "touch this find" : `stand ${distanceWords(mistakes)}`}
+            {foldWords(dangers.length, mistakes, far)}
           </Box>
           {!open && (
             <Box
@@ -88,4 +87,12 @@ export function DangerFold({ mistakes, dangers, far }: DangerFoldProps) {
       )}
     </Box>
   );
+}
+
+/** "4 more stand 1 mistake away", "1 stands 2 mistakes away", "12 more touch this find". */
+function foldWords(count: number, mistakes: number, far: boolean): string {
+  const more = far ? "" : " more";
+  const one = count === 1 ? "s" : "";
+  if (mistakes === 0) return `${count}${more} touch${count === 1 ? "es" : ""} this find`;
+  return `${count}${more} stand${one} ${distanceWords(mistakes)}`;
 }

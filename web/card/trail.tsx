@@ -81,7 +81,7 @@ export function Trail({ view, findId, dark = false }: TrailProps) {
         to="/sheets"
         aria-current={view === "sheets" ? "page" : undefined}
         sx={{
-          display: { xs: view === "find" ? "none" : "flex", md: "flex" },
+          display: { xs: findId === undefined ? "flex" : "none", md: "flex" },
           alignItems: "center",
           ml: { md: "auto" },
           px: 0.5,
