@@ -2,7 +2,7 @@
 import { expect } from "chai";
 import type { Body, Find } from "../find/schema.ts";
 import { CHARACTERS, definitionOf } from "../find/vocabulary.ts";
-import { bodyOf, findOf, type Seen } from "../tests/build.ts";
+import { answerTo, bodyOf, findOf, type Seen } from "../tests/build.ts";
 import { COLD_BELOW_C, canHide, DROUGHT_DAYS, HOURS_UNTIL_STALE, isHidden, MASKS, masksInForce } from "./masks.ts";
 import { sceneOf } from "./scene.ts";
 
@@ -216,5 +216,47 @@ describe("a mask", () => {
     ] as const)
       expect(covered, character).to.include(character);
     expect(Object.keys(CHARACTERS)).to.include.members([...covered]);
+  });
+});
+
+describe("a mask that one kind has of its own", () => {
+  it("lets a fly agaric stand behind a yellow cap even on a fresh one in dry weather", () => {
+    const yellow = answerTo([bodyOf({ "cap-colour": "yellow", "cap-colour-centre": "cream" })]);
+    const fly = yellow.dangers.find((danger) => danger.sheet === "amanita-muscaria");
+    expect(fly?.points.map((point) => point.family)).not.to.include("cap-colour");
+    const green = answerTo([bodyOf({ "cap-colour": "green" })]).dangers.find(
+      (danger) => danger.sheet === "amanita-muscaria",
+    );
+    expect(green?.points.map((point) => point.family)).to.include("cap-colour");
+  });
+  it("lets a champagne amanita stand behind a plain-looking foot once it was handled, and says why", () => {
+    const distance = (wear: "handled" | undefined) =>
+      answerTo([bodyOf({ base: "tapered" }, wear === undefined ? {} : { wear: [wear] })]).dangers.find(
+        (danger) => danger.sheet === "amanita-crenulata",
+      );
+    expect(distance(undefined)?.mistakes).to.equal(1);
+    expect(distance("handled")?.mistakes).to.equal(0);
+    expect(
+      distance("handled")
+        ?.masks.map((mask) => mask.why)
+        .join(),
+    ).to.match(/gone at a touch/);
+  });
+});
+
+describe("gills behind a veil", () => {
+  it("and the ring that was looked at are one mistake where nothing else speaks: one slip would undo both", () => {
+    const seen = { ring: "skirt", "gill-colour": "pink" };
+    const both = answerTo([bodyOf(seen)]).dangers.find((danger) => danger.sheet === "clitocybe-rivulosa");
+    expect(both?.mistakes).to.equal(1);
+    expect(both?.points.map((point) => point.character)).to.deep.equal(["ring"]);
+    const more = answerTo([bodyOf({ ...seen, smell: "mushroomy" })]).dangers.find(
+      (danger) => danger.sheet === "clitocybe-rivulosa",
+    );
+    expect(more?.mistakes).to.equal(3);
+  });
+  it("count with a print of their own", () => {
+    const printed = answerTo([bodyOf({ ring: "skirt", "gill-colour": "pink", "spore-print": "chocolate-brown" })]);
+    expect(printed.dangers.find((danger) => danger.sheet === "clitocybe-rivulosa")?.mistakes).to.equal(2);
   });
 });

@@ -2,7 +2,7 @@ import { expect } from "chai";
 import fc from "fast-check";
 import { type Answer, assess } from "../assess.ts";
 import type { Body, Find } from "../find/schema.ts";
-import { typicalFind } from "../lint/typical.ts";
+import { KEPT, typicalFind } from "../lint/typical.ts";
 import { finds } from "../tests/arbitraries.ts";
 import { answerTo, bodyOf, FIELD_MUSHROOM, findOf, GRASS, mistakesTo, OLDER, seen } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
@@ -183,5 +183,32 @@ describe("several ages", () => {
     const oneAge = answerTo([bodyOf({ ...FIELD_MUSHROOM, "spore-print": "chocolate-brown" })], GRASS);
     expect(oneAge.verdict).to.equal("hold");
     expect(oneAge.candidates.find((one) => one.sheet === "agaricus-campestris")?.mustsMissing).to.deep.equal(["age"]);
+  });
+});
+
+describe("the handling of what may be kept", () => {
+  const conditionsFor = (id: string) => {
+    const sheet = SHIPPED.byId.get(id);
+    if (sheet === undefined) throw new Error(`no sheet ${id}`);
+    const rules = { amanitas: "known", smallBrown: "known", upsetters: "cooked" } as const;
+    const answers = KEPT.map((kept) => assess(typicalFind(sheet, { rules }, kept), SHIPPED));
+    return answers.find((answer) => answer.verdict === "basket")?.conditions ?? [];
+  };
+  // common practice, no source
+  for (const [id, condition] of [
+    ["coprinopsis-atramentaria", "no-alcohol"],
+    ["trametes-versicolor", "infusion-only"],
+    ["fomitopsis-betulina", "infusion-only"],
+    ["suillus-luteus", "skin-off"],
+    ["suillus-luteus", "tubes-off"],
+    ["armillaria-mellea", "boil-first"],
+    ["morchella-esculenta", "raw-poisonous"],
+    ["amanita-rubescens", "raw-poisonous"],
+  ] as const)
+    it(`of the ${id} asks for ${condition} before anything is cooked`, () =>
+      expect(conditionsFor(id)).to.include(condition).and.to.include("second-person"));
+  it("of the field mushroom asks for none of these", () => {
+    for (const condition of ["no-alcohol", "infusion-only", "raw-poisonous", "boil-first"] as const)
+      expect(conditionsFor("agaricus-campestris")).not.to.include(condition);
   });
 });

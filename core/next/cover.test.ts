@@ -1,6 +1,7 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import loadHighs from "highs";
+import { asProgram } from "../tests/as-program.ts";
 import { type CoverProblem, cheapestCover, isAttainable } from "./cover.ts";
 
 /** A problem with up to a dozen tests and demands of up to three groups each. */
@@ -22,23 +23,6 @@ const problems: fc.Arbitrary<CoverProblem> = fc.integer({ min: 1, max: 12 }).cha
     ),
   }),
 );
-
-/** The same problem as an integer program in the LP format: x a test taken, y a group hit. */
-function asProgram({ costs, demands }: CoverProblem): string {
-  const rows: string[] = [];
-  const binaries = costs.map((_cost, test) => `x${test}`);
-  demands.forEach(({ atLeast, groups }, demand) => {
-    const hits = groups.map((group, index) => {
-      const hit = `y${demand}_${index}`;
-      binaries.push(hit);
-      rows.push(`${hit}${group.map((test) => ` - x${test}`).join("")} <= 0`);
-      return hit;
-    });
-    rows.push(`${hits.join(" + ")} >= ${atLeast}`);
-  });
-  const objective = costs.map((cost, test) => `${cost} x${test}`).join(" + ");
-  return `Minimize\n obj: ${objective}\nSubject To\n${rows.map((row, index) => ` c${index}: ${row}`).join("\n")}\nBinary\n ${binaries.join(" ")}\nEnd`;
-}
 
 const isMet = ({ demands }: CoverProblem, chosen: readonly number[]): boolean =>
   demands.every(

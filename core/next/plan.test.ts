@@ -1,10 +1,17 @@
 import { expect } from "chai";
 import fc from "fast-check";
+import loadHighs from "highs";
 import { type Answer, assess } from "../assess.ts";
+import { judge } from "../judge/judge.ts";
+import { EVERYTHING_ALLOWED } from "../lint/lint.ts";
+import { typicalFind } from "../lint/typical.ts";
 import { finds } from "../tests/arbitraries.ts";
+import { asProgram } from "../tests/as-program.ts";
 import { answerTo, bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER, PALE_ON_GRASS } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
+import { cheapestCover } from "./cover.ts";
 import { FIELD_TESTS, TEST_WORDS } from "./field-tests.ts";
+import { coverProblemOf } from "./plan.ts";
 
 const tests = (answer: Answer) => answer.next.tests.map((test) => test.test);
 
@@ -118,6 +125,42 @@ describe("what to do next", () => {
       }),
       { numRuns: 120 },
     );
+  });
+
+  it("measures where size is what tells a large harmless funnel from a small deadly one", () => {
+    const sheet = SHIPPED.byId.get("infundibulicybe-geotropa");
+    if (sheet === undefined) throw new Error("no such sheet");
+    const typical = typicalFind(sheet, {}, "mature");
+    const unmeasured = { ...typical, bodies: typical.bodies.map(({ measures: _measures, ...body }) => body) };
+    const before = assess(unmeasured, SHIPPED);
+    const funnel = (answer: Answer) => answer.dangers.find((danger) => danger.sheet === "clitocybe-rivulosa");
+    expect(funnel(before)?.status).not.to.equal("ruled-out");
+    const measure = before.next.tests.find((test) => test.test === "measure");
+    expect(measure?.movesAway).to.include("clitocybe-rivulosa");
+    expect(funnel(assess(typical, SHIPPED))?.status).to.equal("ruled-out");
+  });
+
+  it("looks under a young cap for a veil before its gills may show a must", () => {
+    const answer = answerTo([bodyOf({ "cap-colour": "white" })], GRASS);
+    expect(tests(answer)).to.include("look-under");
+    expect(answer.next.tests.find((test) => test.test === "look-under")?.text).to.match(/veil/);
+  });
+
+  it("costs what an integer programming solver finds, for the plan of every typical find not yet begun", async () => {
+    const highs = await loadHighs();
+    let solved = 0;
+    for (const sheet of SHIPPED.sought) {
+      const typical = typicalFind(sheet, { rules: EVERYTHING_ALLOWED });
+      const begun = { ...typical, bodies: typical.bodies.map(({ id, age }) => ({ id, age })) };
+      const problem = coverProblemOf(judge(begun, SHIPPED));
+      if (problem === undefined || problem.demands.length === 0) continue;
+      const cover = cheapestCover(problem);
+      const solution = highs.solve(asProgram(problem));
+      expect(solution.Status, sheet.id).to.equal("Optimal");
+      expect(cover?.cost, sheet.id).to.be.closeTo(solution.ObjectiveValue, 1e-6);
+      solved += 1;
+    }
+    expect(solved).to.be.greaterThan(40);
   });
 
   it("has words for every test", () => {
