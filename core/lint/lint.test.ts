@@ -61,6 +61,15 @@ describe("the knowledge lint", () => {
     ]);
   });
 
+  it("finds months out of order, and lets a winter kind pass the turn of the year", () => {
+    const withMonths = (europe: number[]) =>
+      rules(lintKnowledge(only(["hydnum-repandum"], (sheet) => ({ ...sheet, months: { europe } }))), "hydnum-repandum");
+    expect(withMonths([9, 11, 10])).to.include("months");
+    expect(withMonths([11, 1, 12, 2])).to.include("months");
+    expect(withMonths([11, 12, 1, 2])).not.to.include("months");
+    expect(withMonths([1, 2, 11, 12])).not.to.include("months");
+  });
+
   it("excuses what a sheet excuses, with the reason", () => {
     const shelf = only(["hydnum-repandum"], (sheet) => ({
       ...sheet,

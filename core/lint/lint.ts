@@ -71,11 +71,12 @@ function characters(sheet: Sheet): LintFinding[] {
 
 function months(sheet: Sheet): LintFinding[] {
   return Object.entries(sheet.months).flatMap(([region, list]): LintFinding[] => {
-    const ordered = [...new Set(list)].sort((one, other) => one - other);
-    // a winter kind may be told from autumn on, so any order is read; only a month told twice is a slip
-    return ordered.length === list.length
-      ? []
-      : [{ rule: "months", sheet: sheet.id, text: `names a month twice in ${region}` }];
+    const found = { rule: "months", sheet: sheet.id } as const;
+    if (new Set(list).size < list.length) return [{ ...found, text: `names a month twice in ${region}` }];
+    // a winter kind may be told from autumn on: the months may pass the turn of the year, and only once
+    const turns = list.filter((month, index) => month < (list[index - 1] ?? 0)).length;
+    const round = turns === 0 || (turns === 1 && (list.at(-1) ?? 0) < (list[0] ?? 0));
+    return round ? [] : [{ ...found, text: `names the months out of order in ${region}` }];
   });
 }
 
