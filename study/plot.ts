@@ -30,7 +30,8 @@ export function plotOf(tallies: readonly Tally[], knowledge: Knowledge): string 
     backgroundColor: "#f6f1e4",
     textStyle: { fontFamily: "sans-serif", color: INK },
     grid: { left: 70, right: 80, top: 60, bottom: 50 },
-    legend: { top: 12, textStyle: { color: INK } },
+    // the width of words is not known without a screen, so the entries are set well apart
+    legend: { top: 10, itemGap: 70, textStyle: { color: INK } },
     xAxis: {
       type: "category",
       name: "slips an observation",
@@ -52,14 +53,14 @@ export function plotOf(tallies: readonly Tally[], knowledge: Knowledge): string 
     ],
     series: [
       {
-        name: "dangers that end in the basket",
+        name: "dangers in the basket",
         type: "bar",
         barWidth: 26,
         itemStyle: { color: RUST },
         data: slips.map((slip) => (at(true, slip).basket / at(true, slip).draws) * PER),
       },
       {
-        name: "upper end of the 95 % interval",
+        name: "95 % sure below",
         type: "scatter",
         symbol: "rect",
         symbolSize: [30, 3],
@@ -67,7 +68,7 @@ export function plotOf(tallies: readonly Tally[], knowledge: Knowledge): string 
         data: upper,
       },
       {
-        name: "good finds that end in the basket",
+        name: "good finds in the basket",
         type: "line",
         yAxisIndex: 1,
         symbol: "circle",
