@@ -12,6 +12,7 @@ import {
 import type { Highs } from "highs";
 import { uniformInt } from "pure-rand/distribution/uniformInt";
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
+import { asProgram } from "../core/tests/as-program.ts";
 
 /** The planning problems of every sought kind's typical find, before anything but the cap was looked at. */
 export function coverProblems(shelf: Knowledge): CoverProblem[] {
@@ -51,7 +52,7 @@ export function planAll(problems: readonly CoverProblem[]): number {
 /** Solves all with the solver. @throws where a cost differs from the core's */
 export function solveAll(highs: Highs, problems: readonly CoverProblem[]): number {
   return problems.reduce((sum, problem) => {
-    const cost = highs.solve(asProgram(problem)).ObjectiveValue;
+    const cost = highs.solve(programOf(problem)).ObjectiveValue;
     const ours = cheapestCost(problem);
     if (Math.abs(cost - ours) > 1e-6) throw new Error(`the solver finds ${cost}, the core ${ours}`);
     return sum + cost;
@@ -68,23 +69,9 @@ function cheapestCost(problem: CoverProblem): number {
 
 const PROGRAMS = new WeakMap<CoverProblem, string>();
 
-/** The problem in the LP format, written once: x a test taken, y a group hit. */
-function asProgram(problem: CoverProblem): string {
-  const written = PROGRAMS.get(problem);
-  if (written !== undefined) return written;
-  const rows: string[] = [];
-  const binaries = problem.costs.map((_cost, test) => `x${test}`);
-  problem.demands.forEach(({ atLeast, groups }, demand) => {
-    const hits = groups.map((group, index) => {
-      const hit = `y${demand}_${index}`;
-      binaries.push(hit);
-      rows.push(`${hit}${group.map((test) => ` - x${test}`).join("")} <= 0`);
-      return hit;
-    });
-    rows.push(`${hits.join(" + ")} >= ${atLeast}`);
-  });
-  const objective = problem.costs.map((cost, test) => `${cost} x${test}`).join(" + ");
-  const text = `Minimize\n obj: ${objective}\nSubject To\n${rows.map((row, index) => ` c${index}: ${row}`).join("\n")}\nBinary\n ${binaries.join(" ")}\nEnd`;
+/** The problem as a program, written once, so that the writing does not cost the solver time. */
+function programOf(problem: CoverProblem): string {
+  const text = PROGRAMS.get(problem) ?? asProgram(problem);
   PROGRAMS.set(problem, text);
   return text;
 }
