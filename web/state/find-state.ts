@@ -67,6 +67,13 @@ export const useFind = create<FindState>()((set, get) => {
     judgeNow(find);
   };
 
+  /** Shows a find that the server may not have yet: what was said of the one before says nothing of it. */
+  const showUnsent = (find: Find) => {
+    show(find);
+    set({ delivery: { findId: find.id, waiting: 1, state: "sending" }, savedAt: undefined });
+    void deliver(find.id);
+  };
+
   /** Applies a change to the open find; answers the step, or undefined where the core refuses it. */
   const apply = (change: Change, link: Pick<Edit, "undoes" | "redoes">): Step | undefined => {
     const { find } = get();
@@ -132,7 +139,7 @@ export const useFind = create<FindState>()((set, get) => {
     start: async () => {
       const find = newFind(uuidv7(), new Date().toISOString());
       await keepNewFind(find);
-      show(find);
+      showUnsent(find);
       return find.id;
     },
 
@@ -173,7 +180,7 @@ export const useFind = create<FindState>()((set, get) => {
       };
       await get().takeTheirs(theirs);
       await keepNewFind(copy);
-      show(copy);
+      showUnsent(copy);
       return copy.id;
     },
   };
