@@ -66,7 +66,7 @@ export function candidatesOf(tables: Tables, scene: Scene, rules: RulesInForce):
   return tables.sheets.map((sheet, row) => candidate(sheet, row, weighed, scene, rules));
 }
 
-interface WeighedLook {
+interface SoughtLook {
   readonly look: Look;
   readonly weighing: Weighing;
   readonly point: (row: number) => Point;
@@ -75,7 +75,7 @@ interface WeighedLook {
 /** The site, or one body, with its looks weighed and the rows that its measures lie outside of. */
 interface Weighed {
   readonly body: BodyScene | undefined;
-  readonly looks: readonly WeighedLook[];
+  readonly looks: readonly SoughtLook[];
   readonly offSize: ReadonlySet<number>;
 }
 

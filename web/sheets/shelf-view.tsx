@@ -67,7 +67,16 @@ export function ShelfView() {
       }
       dark={
         <>
-          <Box sx={{ minHeight: 55, px: 3, display: "flex", alignItems: "center", fontWeight: 700, flex: "none" }}>
+          <Box
+            sx={{
+              minHeight: 55,
+              px: { xs: 2.5, md: 3 },
+              display: "flex",
+              alignItems: "center",
+              fontWeight: 700,
+              flex: "none",
+            }}
+          >
             {dangers.length} dangers
           </Box>
           <ScrollRegion label="Dangers" sx={{ px: { xs: 2.5, md: 3 }, pb: 3 }}>
