@@ -3,7 +3,7 @@
 export * from "./assess.ts";
 export { figureOf, figureText } from "./figure/figure.ts";
 export type { Figure, Ink, Knowing, Part, Point2, Shape, Step } from "./figure/shapes.ts";
-export { DRAWN_CHARACTERS, swatchOf } from "./figure/swatches.ts";
+export { ageSwatchOf, DRAWN_CHARACTERS, swatchOf } from "./figure/swatches.ts";
 export * from "./find/canonical.ts";
 export * from "./find/edits.ts";
 export * from "./find/entry.ts";

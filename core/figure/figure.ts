@@ -2,8 +2,12 @@
 import type { Body, Find } from "../find/schema.ts";
 import type { CharacterId } from "../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
+import { ballForm } from "./ball.ts";
+import { bracketForm } from "./bracket.ts";
 import { capShapes, placeCap } from "./cap.ts";
+import { type Form, formOf } from "./forms.ts";
 import { groundShapes } from "./ground.ts";
+import { headForm } from "./head.ts";
 import { ringShapes } from "./ring.ts";
 import type { Figure, Part, Point2 } from "./shapes.ts";
 import { footShapes, stemShapes } from "./stem.ts";
@@ -12,6 +16,8 @@ import { type BodyView, bodyView } from "./view.ts";
 /** Draws one body of a find. @param reach how far the ground is drawn from the axis, cm; left out: as far as it needs */
 export function figureOf(find: Find, body: Body, reach?: number): Figure {
   const view = bodyView(find, body);
+  const form = formOf(view);
+  if (form !== "cap-and-stem") return figureOfForm(view, form, reach);
   const cap = placeCap(view);
   const wide = Math.max(view.radius * 1.12, view.stemHalf * 4);
   const ground = reach ?? wide * 1.42;
@@ -40,6 +46,23 @@ export function figureOf(find: Find, body: Body, reach?: number): Figure {
     top: cap.top + view.radius * 0.08,
     bottom: bottom - view.stemHalf * 0.4,
     anchors,
+  };
+}
+
+/** A bracket, a ball or a head in its frame and on its ground. */
+function figureOfForm(view: BodyView, form: Exclude<Form, "cap-and-stem">, reach: number | undefined): Figure {
+  const drawn = form === "bracket" ? bracketForm(view) : form === "ball" ? ballForm(view) : headForm(view, form);
+  const wide = view.radius * 1.12;
+  const ground = reach ?? wide * 1.42;
+  // a bracket stands on its trunk and not on the soil
+  const soil = ground < wide || form === "bracket" ? [] : groundShapes(view, ground);
+  return {
+    shapes: [...soil, ...drawn.shapes],
+    left: -Math.max(wide, ground),
+    right: Math.max(wide, ground),
+    top: drawn.top + view.radius * 0.08,
+    bottom: drawn.bottom - view.radius * 0.06,
+    anchors: drawn.anchors,
   };
 }
 

@@ -19,6 +19,8 @@ export interface BodyView {
   readonly radius: number;
   readonly stemLength: number;
   readonly stemHalf: number;
+  /** Thickness of a bracket where it was measured, cm. */
+  readonly thickness: number | undefined;
   readonly rooted: boolean;
   readonly of: (character: CharacterId) => Stroke;
   /** The first state of a character, where one was seen. */
@@ -62,6 +64,7 @@ export function bodyView(find: Find, body: Body): BodyView {
       (body.measures?.stemWidthMm ?? width * 10 * ((body.measures?.capCm ?? cap) / cap)) / 20,
       radius * 0.6,
     ),
+    thickness: body.measures?.thicknessMm === undefined ? undefined : body.measures.thicknessMm / 10,
     rooted: body.lifted !== "whole",
     of: strokeOf,
     first: (character) => strokeOf(character).states[0],

@@ -1,0 +1,419 @@
+/** What they grow from, drawn small. */
+import { groundShapes } from "./ground.ts";
+import { type Figure, line, type Shape, scatter, smooth } from "./shapes.ts";
+import { framed, put } from "./site-mark.ts";
+import type { BodyView } from "./view.ts";
+
+const GROUND_VIEW: Omit<BodyView, "substrate" | "host" | "habitat"> = {
+  id: "S",
+  age: "mature",
+  radius: 4,
+  stemLength: 6,
+  stemHalf: 0,
+  thickness: undefined,
+  rooted: true,
+  of: () => ({ states: [], knowing: "open" }),
+  first: () => undefined,
+};
+const REACH = 4;
+
+/** The drawing of one ground. */
+export function substrateMark(state: string): Figure {
+  const shapes = groundShapes({ ...GROUND_VIEW, substrate: [state], host: [], habitat: [] }, REACH);
+  const more: Shape[] = [];
+  const log = (x0: number, y0: number, x1: number, y1: number, r: number) => {
+    more.push(
+      put(
+        [
+          ...smooth([
+            [x0, y0 - r],
+            [x0 - r * 0.4, y0],
+            [x0, y0 + r],
+          ]),
+          ["L", x1, y1 + r],
+          ["L", x1, y1 - r],
+          ["Z"],
+        ],
+        0.9,
+        "wood",
+      ),
+    );
+    more.push(
+      put(
+        smooth(
+          [
+            [x1, y1 - r],
+            [x1 + r * 0.45, y1],
+            [x1, y1 + r],
+            [x1 - r * 0.45, y1],
+            [x1, y1 - r],
+          ],
+          true,
+        ),
+        0.9,
+        "flesh",
+      ),
+    );
+  };
+  switch (state) {
+    case "soil":
+      for (const [x, y, r] of [
+        [-2.2, -0.1, 0.35],
+        [-0.6, 0.05, 0.5],
+        [1.3, -0.05, 0.4],
+        [2.6, 0, 0.28],
+      ] as const)
+        more.push(
+          put(
+            [
+              ...smooth([
+                [x - r, y],
+                [x - r * 0.5, y + r * 0.7],
+                [x + r * 0.4, y + r * 0.75],
+                [x + r, y],
+              ]),
+              ["Z"],
+            ],
+            0.9,
+            "soil",
+          ),
+        );
+      break;
+    case "leaf-litter":
+      for (const [x, y, turn] of [
+        [-2.3, 0.3, 0.3],
+        [-0.9, 0.25, -0.25],
+        [0.5, 0.45, 0.35],
+        [1.9, 0.25, -0.2],
+      ] as const)
+        more.push(
+          put(
+            [
+              ...smooth([
+                [x - 1, y - turn],
+                [x, y + 0.42],
+                [x + 1, y + turn],
+                [x, y - 0.34],
+                [x - 1, y - turn],
+              ]),
+              ["Z"],
+            ],
+            0.9,
+            "pigment:yellow-brown",
+          ),
+          put(
+            line([
+              [x - 1.2, y - turn * 1.2],
+              [x + 1, y + turn],
+            ]),
+            0.6,
+          ),
+        );
+      break;
+    case "needle-litter":
+      for (let needle = 0; needle < 26; needle++) {
+        const [x, y] = [-3.2 + scatter(needle) * 6, 0.05 + scatter(needle + 60) * 0.7];
+        const turn = (scatter(needle + 30) - 0.5) * 0.9;
+        more.push(
+          put(
+            line([
+              [x, y],
+              [x + 0.9, y + turn],
+            ]),
+            1.1,
+            "none",
+            "pigment:brown",
+          ),
+        );
+      }
+      break;
+    case "moss":
+      for (let tuft = 0; tuft < 22; tuft++) {
+        const x = -3.4 + tuft * 0.31;
+        const tall = 0.5 + scatter(tuft) * 0.6;
+        more.push(
+          put(
+            smooth([
+              [x, -0.05],
+              [x + 0.04, tall * 0.6],
+              [x + (scatter(tuft + 9) - 0.5) * 0.4, tall],
+            ]),
+            1.5,
+            "none",
+            "leaf",
+          ),
+        );
+        for (const side of [-0.18, 0.18])
+          more.push(
+            put(
+              line([
+                [x + 0.03, tall * 0.4],
+                [x + side, tall * 0.66],
+              ]),
+              1.1,
+              "none",
+              "leaf",
+            ),
+          );
+      }
+      break;
+    case "standing-dead-wood":
+      more.push(
+        put(
+          line([
+            [-0.6, 0],
+            [-0.5, 2.2],
+            [-0.2, 2.5],
+            [0, 2.1],
+            [0.3, 2.6],
+            [0.5, 2.1],
+            [0.6, 0],
+          ]),
+          1,
+          "wood",
+        ),
+      );
+      break;
+    case "living-trunk":
+      more.push(
+        put(
+          smooth([
+            [-1, 0],
+            [-0.65, 0.6],
+            [-0.6, 2.6],
+          ]),
+          1,
+        ),
+        put(
+          smooth([
+            [1, 0],
+            [0.65, 0.6],
+            [0.6, 2.6],
+          ]),
+          1,
+        ),
+      );
+      more.push(
+        put(
+          [
+            ...smooth([
+              [-1, 0],
+              [-0.65, 0.6],
+              [-0.6, 2.6],
+            ]),
+            ["L", 0.6, 2.6],
+            ...smooth([
+              [0.6, 2.6],
+              [0.65, 0.6],
+              [1, 0],
+            ]).slice(1),
+            ["Z"],
+          ],
+          0,
+          "wood",
+        ),
+      );
+      more.push(
+        put(
+          smooth([
+            [0.6, 1.7],
+            [1.3, 2.1],
+            [1.8, 2.6],
+          ]),
+          1.6,
+        ),
+        put(
+          smooth(
+            [
+              [1.3, 2.1],
+              [1.5, 2.5],
+              [1.2, 2.6],
+            ],
+            true,
+          ),
+          0.6,
+          "leaf",
+        ),
+      );
+      break;
+    case "stump":
+      more.push(
+        put(
+          line([
+            [-1.2, 0],
+            [-0.95, 1.1],
+            [0.95, 1.1],
+            [1.2, 0],
+          ]),
+          1,
+          "wood",
+        ),
+      );
+      more.push(
+        put(
+          smooth(
+            [
+              [-0.95, 1.1],
+              [0, 0.85],
+              [0.95, 1.1],
+              [0, 1.35],
+              [-0.95, 1.1],
+            ],
+            true,
+          ),
+          1,
+          "flesh",
+        ),
+      );
+      more.push(
+        put(
+          smooth(
+            [
+              [-0.5, 1.1],
+              [0, 0.98],
+              [0.5, 1.1],
+              [0, 1.22],
+              [-0.5, 1.1],
+            ],
+            true,
+          ),
+          0.6,
+        ),
+      );
+      break;
+    case "fallen-wood":
+      log(-2.6, 0.5, 2.3, 0.5, 0.5);
+      break;
+    case "buried-wood":
+      log(-1.8, -0.55, 1.6, -0.55, 0.28);
+      break;
+    case "wood-chips":
+      for (let chip = 0; chip < 14; chip++) {
+        const [x, y] = [-3.2 + chip * 0.48, 0.1 + scatter(chip) * 0.45];
+        const turn = scatter(chip + 40) - 0.5;
+        more.push(
+          put(
+            line(
+              [
+                [x - 0.35, y - turn * 0.3],
+                [x - 0.25, y + 0.2],
+                [x + 0.35, y + turn * 0.3 + 0.15],
+                [x + 0.25, y - 0.06],
+              ],
+              true,
+            ),
+            0.7,
+            "wood",
+          ),
+        );
+      }
+      break;
+    case "dung":
+      for (const [x, y, r] of [
+        [-0.7, 0.25, 0.5],
+        [0.6, 0.3, 0.55],
+        [0, 0.75, 0.5],
+      ] as const)
+        more.push(
+          put(
+            smooth(
+              [
+                [x - r, y],
+                [x, y + r * 0.8],
+                [x + r, y],
+                [x, y - r * 0.6],
+                [x - r, y],
+              ],
+              true,
+            ),
+            0.9,
+            "pigment:brown",
+          ),
+        );
+      break;
+    case "burnt-soil":
+      more.push(
+        put(
+          smooth(
+            [
+              [-2.6, 0.05],
+              [-1, 0.25],
+              [1, 0.18],
+              [2.6, 0.05],
+              [0, -0.1],
+              [-2.6, 0.05],
+            ],
+            true,
+          ),
+          0,
+          "pigment:black",
+        ),
+      );
+      more.push(
+        put(
+          line(
+            [
+              [-0.9, 0.1],
+              [-0.4, 0.9],
+              [-0.2, 0.8],
+              [-0.55, 0.1],
+            ],
+            true,
+          ),
+          0.8,
+          "pigment:black",
+        ),
+        put(
+          line(
+            [
+              [0.5, 0.1],
+              [1.6, 0.55],
+              [1.65, 0.3],
+              [0.7, -0.02],
+            ],
+            true,
+          ),
+          0.8,
+          "pigment:black",
+        ),
+      );
+      break;
+    case "compost":
+      more.push(
+        put(
+          smooth(
+            [
+              [-2.4, 0],
+              [-1.2, 0.8],
+              [0, 1.2],
+              [1.2, 0.8],
+              [2.4, 0],
+              [0, -0.1],
+              [-2.4, 0],
+            ],
+            true,
+          ),
+          1,
+          "pigment:brown",
+        ),
+      );
+      for (let straw = 0; straw < 9; straw++) {
+        const [x, y] = [-1.5 + scatter(straw) * 3, 0.2 + scatter(straw + 9) * 0.5];
+        more.push(
+          put(
+            line([
+              [x, y],
+              [x + 0.5, y + 0.25 * (scatter(straw + 3) - 0.4)],
+            ]),
+            1,
+            "none",
+            "paper",
+          ),
+        );
+      }
+      break;
+    default:
+  }
+  // behind a trunk or a heap there is no need of the leaf that groundShapes lays beside
+  return framed([...shapes, ...more], -REACH, REACH, 2.7, -0.7);
+}
