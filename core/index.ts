@@ -41,3 +41,14 @@ export { type IfWrong, ifWrong, type Nearer } from "./next/if-wrong.ts";
 export { type CannotSettle, coverProblemOf, type Plan, type PlannedTest } from "./next/plan.ts";
 export { type Ending, followAdvice } from "./study/follow.ts";
 export type { Chance, Day } from "./study/specimen.ts";
+export { type Disagreement, disagreements } from "./troop/disagreements.ts";
+export {
+  bodyLike,
+  quickLookCount,
+  sameAsModel,
+  TOUCHES,
+  type Touch,
+  type TouchState,
+  touchesOf,
+} from "./troop/quick-look.ts";
+export { type Split, splitOff } from "./troop/split.ts";
