@@ -1,7 +1,9 @@
 /** Starts the server: database, migrations, demo data where asked for, then HTTP. Stops cleanly on a signal. */
+import type { Server } from "node:http";
 import { fileURLToPath } from "node:url";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { pino } from "pino";
+import { startWeatherStation } from "../stand-ins/weather-station.ts";
 import { loadDemo } from "./demo.ts";
 import { createApp } from "./http/app.ts";
 import { readSettings } from "./settings.ts";
@@ -10,6 +12,8 @@ import { FindStore } from "./store/finds.ts";
 import { LOCAL_PERSON } from "./store/local-person.ts";
 import { migrate } from "./store/migrate.ts";
 import { defineModels } from "./store/models.ts";
+import { PictureStore } from "./store/pictures.ts";
+import { stationAt } from "./weather/station.ts";
 
 const STOP_WITHIN_MS = 5000;
 
@@ -20,12 +24,18 @@ async function main(): Promise<void> {
   const database = openDatabase(settings.DATABASE_URL);
   const ran = await migrate(database);
   if (ran.length > 0) logger.info({ migrations: ran }, "database brought up to date");
-  const store = new FindStore(database, defineModels(database));
+  const models = defineModels(database);
+  const store = new FindStore(database, models);
+  const pictures = new PictureStore(database, models);
   await store.purge(new Date());
+  await pictures.purge(new Date());
   if (settings.LOAD_DEMO === "yes") logger.info({ finds: await loadDemo(store, LOCAL_PERSON) }, "demo data loaded");
 
+  const simulated = settings.WEATHER_STATION_URL === undefined ? await startWeatherStation() : undefined;
   const app = createApp({
     store,
+    pictures,
+    station: stationAt(settings.WEATHER_STATION_URL ?? addressOf(simulated)),
     knowledge,
     owner: LOCAL_PERSON,
     logger,
@@ -45,11 +55,19 @@ async function main(): Promise<void> {
   const stop = (signal: string) => {
     logger.info({ signal }, "stopping");
     setTimeout(() => process.exit(1), STOP_WITHIN_MS).unref();
+    simulated?.close();
     server.close(() => void database.close().then(() => process.exit(0)));
     server.closeIdleConnections();
   };
   process.once("SIGTERM", () => stop("SIGTERM"));
   process.once("SIGINT", () => stop("SIGINT"));
+}
+
+/** Where the simulated station listens. */
+function addressOf(station: Server | undefined): string {
+  const address = station?.address();
+  if (typeof address !== "object" || address === null) throw new Error("the simulated weather station has no address");
+  return `http://127.0.0.1:${address.port}`;
 }
 
 main().catch((error: unknown) => {

@@ -7,6 +7,10 @@ const settingsSchema = z.object({
   PORT: z.coerce.number().int().min(0).max(65535).default(8460),
   HOST: z.string().default("127.0.0.1"),
   LOG_LEVEL: z.enum(["fatal", "error", "warn", "info", "debug", "silent"]).default("info"),
+  /** A weather station to ask; left out, the simulated one that ships is started. */
+  WEATHER_STATION_URL: z
+    .url({ protocol: /^https?$/, error: "expected an address such as http://127.0.0.1:9000" })
+    .optional(),
   LOAD_DEMO: z.enum(["yes", "no"]).default("no"),
 });
 export type Settings = z.infer<typeof settingsSchema>;

@@ -8,8 +8,12 @@ import helmet from "helmet";
 import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
 import type { FindStore, StoredFind } from "../store/finds.ts";
+import type { PictureStore } from "../store/pictures.ts";
+import type { Station } from "../weather/station.ts";
 import { findRoutes } from "./finds.ts";
+import { pictureRoutes } from "./pictures.ts";
 import { problemHandler, sendProblem, valueOr400 } from "./problem.ts";
+import { surroundingsRoutes } from "./surroundings.ts";
 
 const BODY_LIMIT = "2mb";
 const LONG_CACHE_SECONDS = 365 * 24 * 60 * 60;
@@ -19,6 +23,9 @@ export interface AppParts {
   readonly knowledge: Knowledge;
   readonly owner: string;
   readonly logger: Logger;
+  readonly pictures: PictureStore;
+  /** The weather station, where there is one. */
+  readonly station?: Station | undefined;
   readonly isDatabaseUp: () => Promise<boolean>;
   /** The folder of the built web application; left out where only the API is wanted. */
   readonly webFolder?: string;
@@ -70,6 +77,8 @@ export function createApp(parts: AppParts): Express {
     response.json(Array.isArray(request.body) ? answers : answers[0]);
   });
 
+  app.use("/api", surroundingsRoutes(parts.station));
+  app.use("/api/finds", pictureRoutes({ pictures: parts.pictures, owner }));
   app.use("/api/finds", findRoutes({ store, owner, verdictOf: verdictCache(knowledge) }));
   app.use("/api", (request, response) => sendProblem(response, 404, `There is nothing at ${request.originalUrl}.`));
 

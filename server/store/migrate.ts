@@ -2,6 +2,7 @@
 import type { QueryInterface, Sequelize } from "sequelize";
 import { SequelizeStorage, Umzug } from "umzug";
 import * as firstTables from "./migrations/2026-11-25-first-tables.ts";
+import * as pictures from "./migrations/2026-11-25-pictures.ts";
 
 /** One step forward and, where nothing would be lost, back. */
 export interface Migration {
@@ -9,7 +10,10 @@ export interface Migration {
   readonly down: (queries: QueryInterface) => Promise<void>;
 }
 
-const MIGRATIONS: readonly (readonly [string, Migration])[] = [["2026-11-25-first-tables", firstTables]];
+const MIGRATIONS: readonly (readonly [string, Migration])[] = [
+  ["2026-11-25-first-tables", firstTables],
+  ["2026-11-25-pictures", pictures],
+];
 
 /** The migrations of a database. */
 export function migrationsOf(database: Sequelize): Umzug<QueryInterface> {

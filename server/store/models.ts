@@ -30,9 +30,24 @@ export interface EditRow extends Model<InferAttributes<EditRow>, InferCreationAt
   receivedAt: Date;
 }
 
+export interface PictureRow extends Model<InferAttributes<PictureRow>, InferCreationAttributes<PictureRow>> {
+  id: string;
+  ownerId: string;
+  findId: string;
+  body: string | null;
+  part: string;
+  width: number;
+  height: number;
+  sent: string;
+  content: Buffer;
+  receivedAt: Date;
+  deletedAt: Date | null;
+}
+
 export interface Models {
   readonly finds: ModelStatic<FindRow>;
   readonly edits: ModelStatic<EditRow>;
+  readonly pictures: ModelStatic<PictureRow>;
 }
 
 // Sequelize writes the column's name into the attribute it is given, so every column gets one of its own
@@ -69,6 +84,23 @@ export function defineModels(database: Sequelize): Models {
         receivedAt: DataTypes.DATE(3),
       },
       { tableName: "edits", timestamps: false },
+    ),
+    pictures: database.define<PictureRow>(
+      "picture",
+      {
+        id: { ...id(), primaryKey: true },
+        ownerId: id(),
+        findId: id(),
+        body: { type: DataTypes.STRING(16), allowNull: true },
+        part: { type: DataTypes.STRING(16), allowNull: false },
+        width: version(),
+        height: version(),
+        sent: { type: DataTypes.CHAR(64), allowNull: false },
+        content: { type: DataTypes.BLOB("medium"), allowNull: false },
+        receivedAt: DataTypes.DATE(3),
+        deletedAt: { type: DataTypes.DATE(3), allowNull: true },
+      },
+      { tableName: "pictures", timestamps: false },
     ),
   };
 }
