@@ -5,20 +5,28 @@ import { DecideView } from "./decide/decide-view.tsx";
 import { keepSending } from "./device/outbox.ts";
 import { FindView } from "./find/find-view.tsx";
 import { LogView } from "./log/log-view.tsx";
+import { NewVersion } from "./new-version.tsx";
 
 // read at the table rather than in the wood: fetched when they are first opened
 const ShelfView = lazy(() => import("./sheets/shelf-view.tsx").then((module) => ({ default: module.ShelfView })));
 const SheetView = lazy(() => import("./sheets/sheet-view.tsx").then((module) => ({ default: module.SheetView })));
 const CompareView = lazy(() => import("./sheets/compare-view.tsx").then((module) => ({ default: module.CompareView })));
+const HistoryView = lazy(() =>
+  import("./history/history-view.tsx").then((module) => ({ default: module.HistoryView })),
+);
+const RunView = lazy(() => import("./run/run-view.tsx").then((module) => ({ default: module.RunView })));
 
 export function App() {
   useEffect(() => keepSending(), []);
   return (
     <Suspense fallback={null}>
+      <NewVersion />
       <Routes>
         <Route path="/" element={<Navigate to="/log" replace />} />
         <Route path="/log" element={<LogView />} />
         <Route path="/find/:id" element={<FindView />} />
+        <Route path="/find/:id/history" element={<HistoryView />} />
+        <Route path="/find/:id/run" element={<RunView />} />
         <Route path="/find/:id/:station" element={<FindView />} />
         <Route path="/decide/:id" element={<DecideView />} />
         <Route path="/sheets" element={<ShelfView />} />

@@ -2,6 +2,7 @@
 import { fileURLToPath } from "node:url";
 import react from "@vitejs/plugin-react";
 import { defineConfig, type Plugin } from "vite";
+import { VitePWA } from "vite-plugin-pwa";
 import { readRawSheets } from "../shelf/index.ts";
 
 const SHEETS = "virtual:sheets";
@@ -15,9 +16,45 @@ function sheets(): Plugin {
   };
 }
 
+/** Everything that is needed to record and to answer is kept on the device; pictures seen once stay readable there. */
+const offline = VitePWA({
+  registerType: "prompt",
+  injectRegister: false,
+  includeAssets: ["mark.svg"],
+  manifest: {
+    name: "Jittery Cap",
+    short_name: "Jittery Cap",
+    description: "How many separate mistakes away is each dangerous lookalike?",
+    start_url: "/log",
+    display: "standalone",
+    background_color: "#171c16",
+    theme_color: "#171c16",
+    icons: [
+      { src: "/icon-192.png", sizes: "192x192", type: "image/png" },
+      { src: "/icon-512.png", sizes: "512x512", type: "image/png" },
+      { src: "/icon-512.png", sizes: "512x512", type: "image/png", purpose: "maskable" },
+    ],
+  },
+  workbox: {
+    globPatterns: ["**/*.{js,css,html,svg,png,woff2,webmanifest}"],
+    maximumFileSizeToCacheInBytes: 4_000_000,
+    navigateFallback: "/index.html",
+    // an answer of the server is never kept: an old one must not pass for a new one
+    navigateFallbackDenylist: [/^\/api\//],
+    runtimeCaching: [
+      {
+        urlPattern: /\/api\/finds\/[^/]+\/pictures\/[^/]+$/,
+        method: "GET",
+        handler: "CacheFirst",
+        options: { cacheName: "pictures", expiration: { maxEntries: 200 }, cacheableResponse: { statuses: [200] } },
+      },
+    ],
+  },
+});
+
 export default defineConfig({
   root: fileURLToPath(new URL(".", import.meta.url)),
-  plugins: [react(), sheets()],
+  plugins: [react(), sheets(), offline],
   worker: { format: "es", plugins: () => [sheets()] },
   build: { outDir: "dist", emptyOutDir: true, target: "es2022", chunkSizeWarningLimit: 900 },
   server: { proxy: { "/api": "http://127.0.0.1:8460" } },

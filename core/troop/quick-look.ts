@@ -52,18 +52,21 @@ export function quickLookCount(find: Find): { readonly done: number; readonly al
 
 /**
  * The changes that one touch makes: the person looked there on this body and it is as on the model. What the body has
- * of its own is left as it is; times and methods of the model are not taken over.
+ * of its own is left as it is, save an unsure look at the very same states, which is now sure; times and methods of the
+ * model are not taken over.
  */
 export function sameAsModel(body: Body, { model }: TouchState): readonly Change[] {
-  const own = new Set((body.seen ?? []).map((entry) => entry.character));
-  return model
-    .filter(({ character }) => !own.has(character))
-    .map(({ character, states = [], speed }) => ({
-      kind: "observe",
-      body: body.id,
-      character,
-      entries: [{ character, states: [...states], ...(speed === undefined ? {} : { speed }) }],
-    }));
+  const own = body.seen ?? [];
+  const isOpen = ({ character, states }: Entry) =>
+    own
+      .filter((entry) => entry.character === character)
+      .every((entry) => entry.by === undefined && entry.sure === false && entry.states?.join() === states?.join());
+  return model.filter(isOpen).map(({ character, states = [], speed }) => ({
+    kind: "observe",
+    body: body.id,
+    character,
+    entries: [{ character, states: [...states], ...(speed === undefined ? {} : { speed }) }],
+  }));
 }
 
 /** What a glance at a standing body shows. The foot, the cut, the smell, the print and the size are not among it. */

@@ -83,6 +83,22 @@ describe("the quick look", () => {
     expect(gills).to.deep.equal([{ character: "gill-colour", states: ["white"] }]);
   });
 
+  it("makes sure what was taken over at a glance", () => {
+    const model = bodyOf(FULL, { id: "A" });
+    const find = findOf([model, bodyLike(model, "C")]);
+    const changes = touchesOf(find, find.bodies[1] as Body, model).flatMap((touch) =>
+      sameAsModel(find.bodies[1] as Body, touch),
+    );
+    const after = applied(find, changes);
+    expect(after.bodies[1]?.seen?.find(({ character }) => character === "ring")).to.deep.equal({
+      character: "ring",
+      states: ["skirt"],
+    });
+    // what belongs to no touch stays unsure
+    expect(after.bodies[1]?.seen?.find(({ character }) => character === "cap-colour")?.sure).to.equal(false);
+    expect(quickLookCount(after)).to.deep.equal({ done: 2, all: 2 });
+  });
+
   it("offers nothing to take over from a body that was not looked at there, or only in a picture", () => {
     const find = findOf([
       bodyOf({}, { id: "A", seen: [{ character: "base", states: ["plain"], method: "picture" }] }),

@@ -33,6 +33,7 @@ describe("finds in MariaDB", () => {
     expect(await migrate(scratch.database)).to.deep.equal([]);
     expect((await migrationsOf(scratch.database).executed()).map((one) => one.name)).to.deep.equal([
       "2026-11-25-first-tables",
+      "2026-11-25-pictures",
     ]);
   });
 

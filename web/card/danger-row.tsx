@@ -1,6 +1,7 @@
 /** One danger in the dark half: it stands off the edge by its strokes; with none it touches the find. */
 import type { Answer } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
 import { FONT, tone } from "../theme/tokens.ts";
 import { DistanceStrokes } from "./distance-strokes.tsx";
 import { distanceWords } from "./distance-words.ts";
@@ -12,9 +13,11 @@ interface DangerRowProps {
   readonly compact?: boolean;
   /** Past doubt: drawn quietly. */
   readonly far?: boolean;
+  /** Where a touch on the danger asks for what separates it from the find. */
+  readonly onPick?: ((sheet: string) => void) | undefined;
 }
 
-export function DangerRow({ danger, compact = false, far = false }: DangerRowProps) {
+export function DangerRow({ danger, compact = false, far = false, onPick }: DangerRowProps) {
   const touches = danger.mistakes === 0;
   const deadly = danger.tier === "deadly";
   return (
@@ -47,7 +50,26 @@ export function DangerRow({ danger, compact = false, far = false }: DangerRowPro
         />
       )}
       <DistanceStrokes danger={danger} />
-      <Box sx={{ minWidth: 0, flex: 1, lineHeight: 1.15 }}>
+      <Box
+        {...(onPick === undefined
+          ? {}
+          : {
+              component: ButtonBase,
+              onClick: () => onPick(danger.sheet),
+              "aria-label": `Check against ${danger.name}`,
+            })}
+        sx={{
+          display: "block",
+          minWidth: 0,
+          flex: 1,
+          lineHeight: 1.15,
+          textAlign: "left",
+          font: "inherit",
+          color: "inherit",
+          alignSelf: "stretch",
+          ...(onPick === undefined ? { alignSelf: "auto" } : { "&:hover": { textDecoration: "underline" } }),
+        }}
+      >
         <Box
           component="span"
           sx={{

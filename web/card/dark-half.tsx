@@ -13,6 +13,7 @@ interface DarkHalfProps {
   readonly answer: Answer | undefined;
   readonly state: AnswerState;
   readonly lastMove: string | undefined;
+  readonly onPick?: ((sheet: string) => void) | undefined;
 }
 
 const NEAR = 2;
@@ -26,7 +27,7 @@ function sentence(answer: Answer | undefined, state: AnswerState): string | unde
     : `First: ${CONDITION_WORDS[condition].charAt(0).toLowerCase()}${CONDITION_WORDS[condition].slice(1)}`;
 }
 
-export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
+export function DarkHalf({ answer, state, lastMove, onPick }: DarkHalfProps) {
   const verdict = shownVerdict(answer, state);
   const { drawn, near, far, nearCount, farCount } = dangerGroups(answer?.dangers ?? []);
   const within = answer?.dangers.filter((danger) => danger.mistakes < NEAR).length ?? 0;
@@ -93,7 +94,7 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
           sx={{ listStyle: "none", m: 0, p: 0, pl: { md: 0 }, display: { xs: "none", md: "block" } }}
         >
           {drawn.map((danger) => (
-            <DangerRow key={danger.sheet} danger={danger} />
+            <DangerRow key={danger.sheet} danger={danger} onPick={onPick} />
           ))}
           {near.map((fold) => (
             <DangerFold key={fold.mistakes} {...fold} far={false} />
@@ -113,7 +114,7 @@ export function DarkHalf({ answer, state, lastMove }: DarkHalfProps) {
           sx={{ listStyle: "none", m: 0, p: 0, display: { xs: "block", md: "none" } }}
         >
           {drawn.slice(0, 3).map((danger) => (
-            <DangerRow key={danger.sheet} danger={danger} compact />
+            <DangerRow key={danger.sheet} danger={danger} compact onPick={onPick} />
           ))}
           {nearCount === 0 && answer !== undefined && (
             <Box component="li" sx={{ px: 2.5 }}>

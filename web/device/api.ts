@@ -1,5 +1,5 @@
 /** The server as the browser asks it. What comes back is parsed before anything believes it. */
-import { type Edit, type Find, findSchema } from "@jittery-cap/core";
+import { type Edit, editSchema, type Find, findSchema } from "@jittery-cap/core";
 import { z } from "zod";
 
 const storedSchema = z.object({ find: findSchema, version: z.number(), updatedAt: z.string() });
@@ -60,4 +60,16 @@ export async function listFinds(): Promise<Listed[] | undefined> {
   const response = await ask("/api/finds");
   const parsed = listSchema.safeParse(await response?.json().catch(() => undefined));
   return parsed.success ? parsed.data.finds : undefined;
+}
+
+const historySchema = z.object({
+  edits: z.array(z.object({ version: z.number(), edit: editSchema, receivedAt: z.string() })),
+});
+export type HistoryLine = z.infer<typeof historySchema>["edits"][number];
+
+/** Who changed what, oldest first, or undefined where the server cannot be reached. */
+export async function readHistory(id: string): Promise<HistoryLine[] | undefined> {
+  const response = await ask(`/api/finds/${id}/edits`);
+  const parsed = historySchema.safeParse(await response?.json().catch(() => undefined));
+  return parsed.success ? parsed.data.edits : undefined;
 }

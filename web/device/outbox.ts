@@ -1,7 +1,8 @@
 /** Sends what waits on this device to the server, in order, again and again until it is acknowledged. */
 import type { Edit, Find } from "@jittery-cap/core";
 import { putFind, type Reply, type Stored, sendEdits } from "./api.ts";
-import { device, waitingFor } from "./device.ts";
+import { device, isWaiting, picturesWaitingFor, waitingFor } from "./device.ts";
+import { deliverPictures } from "./pictures.ts";
 
 const AGAIN_AFTER_MS = 4000;
 
@@ -9,8 +10,8 @@ const AGAIN_AFTER_MS = 4000;
 export interface Delivery {
   readonly findId: string;
   readonly waiting: number;
-  /** sending: on its way; waiting: the server cannot be reached. */
-  readonly state: "saved" | "sending" | "waiting" | "conflict" | "refused";
+  /** sending: on its way; waiting: something waits for the server; unreachable: nothing waits, but the server is away. */
+  readonly state: "saved" | "sending" | "waiting" | "unreachable" | "conflict" | "refused";
   readonly current?: Stored;
   readonly text?: string;
 }
@@ -58,7 +59,7 @@ async function deliverOnce(findId: string): Promise<void> {
   const kept = await device.finds.get(findId);
   if (kept === undefined) return;
   const waiting = await waitingFor(findId);
-  if (kept.version > 0 && waiting.length === 0) return tell({ findId, waiting: 0, state: "saved" });
+  if (kept.version > 0 && waiting.length === 0) return deliverRest(findId);
   const reply =
     kept.version === 0
       ? await putFind(kept.base, 0)
@@ -70,17 +71,25 @@ async function deliverOnce(findId: string): Promise<void> {
   await settle(findId, reply, kept.version === 0 ? [] : waiting.map((one) => one.id));
 }
 
+/** The record is with the server; its pictures follow it. */
+async function deliverRest(findId: string): Promise<void> {
+  const left = await deliverPictures(findId);
+  tell({ findId, waiting: left, state: left === 0 ? "saved" : "waiting" });
+}
+
 async function settle(findId: string, reply: Reply, sent: readonly string[]): Promise<void> {
-  const count = () => device.waiting.where("findId").equals(findId).count();
+  const count = async () =>
+    (await device.waiting.where("findId").equals(findId).count()) + (await picturesWaitingFor(findId)).length;
+  const editsLeft = () => device.waiting.where("findId").equals(findId).count();
   switch (reply.kind) {
     case "stored": {
       await device.transaction("rw", device.finds, device.waiting, async () => {
         await device.waiting.bulkDelete([...sent]);
         await device.finds.update(findId, { base: reply.stored.find, version: reply.stored.version });
       });
-      const left = await count();
+      const left = await editsLeft();
       if (left > 0) return deliverOnce(findId);
-      return tell({ findId, waiting: 0, state: "saved" });
+      return deliverRest(findId);
     }
     case "conflict":
       return tell({ findId, waiting: await count(), state: "conflict", current: reply.current });
@@ -98,11 +107,19 @@ async function settle(findId: string, reply: Reply, sent: readonly string[]): Pr
   }
 }
 
+/** How many changes, of records and of pictures, are on this device only. */
+export async function waitingInAll(): Promise<number> {
+  const unsent = (await device.finds.toArray()).filter((kept) => kept.version === 0).length;
+  const pictures = (await device.pictures.toArray()).filter(isWaiting).length;
+  return unsent + pictures + (await device.waiting.count());
+}
+
 /** Tries again whenever the network comes back, and every few seconds while something waits. Returns how to stop. */
 export function keepSending(): () => void {
   const sendAll = async () => {
     const waiting = new Set((await device.waiting.toArray()).map((one) => one.findId));
     for (const kept of await device.finds.toArray()) if (kept.version === 0) waiting.add(kept.id);
+    for (const picture of await device.pictures.toArray()) if (isWaiting(picture)) waiting.add(picture.findId);
     for (const findId of waiting) await deliver(findId);
   };
   const timer = setInterval(() => void sendAll(), AGAIN_AFTER_MS);

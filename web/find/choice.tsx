@@ -2,6 +2,7 @@
 import { type CharacterId, stateWords, swatchOf } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
+import type { ReactNode } from "react";
 import { PIGMENTS, TOUCH, tone } from "../theme/tokens.ts";
 import { Drawing } from "./drawing.tsx";
 
@@ -15,6 +16,8 @@ interface ChoiceProps {
   readonly state?: string | undefined;
   readonly doubtful?: boolean | undefined;
   readonly quiet?: boolean | undefined;
+  /** A drawing made by the caller, instead of a state's own. */
+  readonly drawing?: ReactNode;
 }
 
 const SWATCH_HEIGHT = 66;
@@ -31,7 +34,9 @@ export function choiceLabel(character: CharacterId, state: string): string {
   return state === "none" ? (character === "smell" ? "no smell" : "none, I looked") : stateWords(character, state);
 }
 
-export function Choice({ label, chosen, onChoose, digit, picture, character, state, doubtful, quiet }: ChoiceProps) {
+export function Choice(props: ChoiceProps) {
+  const { label, chosen, onChoose, digit, picture, character, state, doubtful, quiet, drawing } = props;
+  const isPlain = picture === undefined && drawing === undefined;
   return (
     <ButtonBase
       aria-pressed={chosen}
@@ -40,13 +45,13 @@ export function Choice({ label, chosen, onChoose, digit, picture, character, sta
       sx={{
         position: "relative",
         display: "flex",
-        flexDirection: { xs: "row", md: picture === undefined ? "row" : "column" },
+        flexDirection: { xs: "row", md: isPlain ? "row" : "column" },
         alignItems: "center",
-        justifyContent: picture === undefined ? "center" : { xs: "flex-start", md: "flex-end" },
+        justifyContent: isPlain ? "center" : { xs: "flex-start", md: "flex-end" },
         gap: { xs: 1.25, md: 0.5 },
         minHeight: TOUCH,
         px: 1,
-        py: picture === undefined ? 0.5 : 0.75,
+        py: isPlain ? 0.5 : 0.75,
         bgcolor: chosen ? tone.paper : quiet ? tone.boneDeep : tone.paper,
         border: "1px solid",
         borderColor: chosen ? tone.ink : tone.boneLine,
@@ -79,6 +84,11 @@ export function Choice({ label, chosen, onChoose, digit, picture, character, sta
       )}
       {picture !== undefined && character !== undefined && state !== undefined && (
         <ChoicePicture kind={picture} character={character} state={state} />
+      )}
+      {drawing !== undefined && (
+        <Box sx={{ width: { xs: 64, md: "auto" }, flex: "none", display: "flex", justifyContent: "center" }}>
+          {drawing}
+        </Box>
       )}
       <span>{label}</span>
     </ButtonBase>

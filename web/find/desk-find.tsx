@@ -1,7 +1,7 @@
 /** Find on a desk: the troop and the plate on the left, a station at a time beside it, keys along the foot. */
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
-import { Link } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { Trail } from "../card/trail.tsx";
 import { useFind } from "../state/find-state.ts";
 import { tone } from "../theme/tokens.ts";
@@ -16,9 +16,10 @@ interface DeskFindProps extends ShownFind {
   readonly onHelp: () => void;
 }
 
-export function DeskFind({ onHelp, onBody, onAddBody, ...shown }: DeskFindProps) {
-  const { find, body, station, onChange } = shown;
+export function DeskFind({ onHelp, ...shown }: DeskFindProps) {
+  const { find, body, station, onChange, onBody, onAddBody } = shown;
   const { undo, redo, done, undone } = useFind();
+  const navigate = useNavigate();
   return (
     <>
       <Trail view="find" findId={find.id} />
@@ -67,7 +68,7 @@ export function DeskFind({ onHelp, onBody, onAddBody, ...shown }: DeskFindProps)
           </Box>
         </Box>
         <Box key={station.id} sx={{ flex: 1, minWidth: 0, overflowY: "auto", px: 3.25, pt: 2.25 }}>
-          <StationPanel {...shown} />
+          <StationPanel {...shown} single={false} />
         </Box>
       </Box>
       <Box
@@ -89,7 +90,9 @@ export function DeskFind({ onHelp, onBody, onAddBody, ...shown }: DeskFindProps)
         <FootKey label="N" what="next body" />
         <FootButton onClick={undo} disabled={done.length === 0} label="Z" what="undo" />
         <FootButton onClick={redo} disabled={undone.length === 0} label="Y" what="redo" />
+        <FootButton onClick={() => navigate(`/find/${find.id}/run`)} disabled={false} label="H" what="hands-free" />
         <FootButton onClick={onHelp} disabled={false} label="?" what="keys" />
+        <FootButton onClick={() => navigate(`/find/${find.id}/history`)} disabled={false} label="" what="history" />
         <Box sx={{ ml: "auto" }}>
           <SavedLine />
         </Box>

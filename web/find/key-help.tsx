@@ -4,8 +4,10 @@ import Dialog from "@mui/material/Dialog";
 import Typography from "@mui/material/Typography";
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ["1 – 9, 0", "answer"],
-  ["← →", "character before, after"],
+  ["1 – 9, 0", "answer, the first ten"],
+  ["shift + 1 – 0", "answer, the next ten"],
+  ["alt + 1 – 0", "answer, the ten after"],
+  ["← →", "question before, after"],
   [", .", "station before, after"],
   ["o", "none, I looked"],
   ["c", "cannot tell"],
@@ -13,6 +15,12 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["u", "unsure of it"],
   ["n", "next body"],
   ["b", "add a body"],
+  ["l", "add one that looks like this one"],
+  ["s", "at Bodies: the next touch is as on the model"],
+  ["a", "what matters less now: unfold, fold"],
+  ["k", "check against the nearest danger only"],
+  ["t", "stopwatch: start, stop"],
+  ["h", "hands-free run"],
   ["z", "undo"],
   ["y", "redo"],
   ["?", "this list"],

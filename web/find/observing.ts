@@ -9,15 +9,23 @@ import {
   type Site,
 } from "@jittery-cap/core";
 
-/** What this person recorded of a character on a body. */
-export function entryOf(body: Body, character: CharacterId): Entry | undefined {
-  return body.seen?.find((entry) => entry.character === character && entry.by === undefined);
+/** What an observer recorded of a character on a body; without one, the person whose record it is. */
+export function entryOf(body: Body, character: CharacterId, by?: string): Entry | undefined {
+  return body.seen?.find((entry) => entry.character === character && entry.by === by);
 }
 
+/** What all others than an observer recorded of a character on a body. */
+export function othersOf(body: Body, character: CharacterId, by?: string): readonly Entry[] {
+  return (body.seen ?? []).filter((entry) => entry.character === character && entry.by !== by);
+}
+
+/** The observer of a change or an entry, or nothing for the person whose record it is. */
+const from = (by: string | undefined): { by?: string } => (by === undefined ? {} : { by });
+
 /** The states chosen for a character, of the body or of the site. */
-export function chosenStates(find: Find, body: Body, character: CharacterId): readonly string[] {
+export function chosenStates(find: Find, body: Body, character: CharacterId, by?: string): readonly string[] {
   if (definitionOf(character).of === "site") return siteStates(find.site, character);
-  return entryOf(body, character)?.states ?? [];
+  return entryOf(body, character, by)?.states ?? [];
 }
 
 function siteStates(site: Site | undefined, character: CharacterId): readonly string[] {
@@ -40,14 +48,15 @@ function toggled(states: readonly string[], state: string, many: boolean): strin
 }
 
 /** The change that a touch on a state makes. */
-export function chooseState(find: Find, body: Body, character: CharacterId, state: string): Change {
+export function chooseState(find: Find, body: Body, character: CharacterId, state: string, by?: string): Change {
   const { of, many } = definitionOf(character);
-  const states = toggled(chosenStates(find, body, character), state, many);
+  const states = toggled(chosenStates(find, body, character, by), state, many);
   if (of === "site") return siteChange(character, states);
-  if (states.length === 0) return { kind: "unsee", body: body.id, character };
-  const before = entryOf(body, character);
+  if (states.length === 0) return { kind: "unsee", body: body.id, character, ...from(by) };
+  const before = entryOf(body, character, by);
   const sure = before?.sure === false ? { sure: false } : {};
-  return { kind: "observe", body: body.id, character, entries: [{ character, states, ...sure }] };
+  const entry: Entry = { character, states, ...sure, ...from(by) };
+  return { kind: "observe", body: body.id, character, ...from(by), entries: [entry] };
 }
 
 function siteChange(character: CharacterId, states: string[]): Change {
@@ -64,19 +73,26 @@ function siteChange(character: CharacterId, states: string[]): Change {
 }
 
 /** It was looked at and cannot be told, or could not be looked at, and why: never a state. */
-export function couldNot(body: Body, character: CharacterId, why: string): Change {
-  return { kind: "observe", body: body.id, character, entries: [{ character, unseen: why }] };
+export function couldNot(body: Body, character: CharacterId, why: string, by?: string): Change {
+  return {
+    kind: "observe",
+    body: body.id,
+    character,
+    ...from(by),
+    entries: [{ character, unseen: why, ...from(by) }],
+  };
 }
 
 /** Turns sureness over; nothing where nothing was seen. */
-export function turnSureness(body: Body, character: CharacterId): Change | undefined {
-  const entry = entryOf(body, character);
+export function turnSureness(body: Body, character: CharacterId, by?: string): Change | undefined {
+  const entry = entryOf(body, character, by);
   if (entry?.states === undefined) return undefined;
   const { sure, ...rest } = entry;
   return {
     kind: "observe",
     body: body.id,
     character,
+    ...from(by),
     entries: [sure === false ? rest : { ...rest, sure: false }],
   };
 }

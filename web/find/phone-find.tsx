@@ -20,8 +20,8 @@ const FIGURE_HEIGHT = 64;
 /** Stations at which a find is named on a phone; elsewhere the room belongs to what is looked at. */
 const NAMED_AT: ReadonlySet<StationId> = new Set<StationId>(["ground", "bodies"]);
 
-export function PhoneFind({ onMove, onBody, onAddBody, ...shown }: PhoneFindProps) {
-  const { find, body, station } = shown;
+export function PhoneFind({ onMove, ...shown }: PhoneFindProps) {
+  const { find, body, station, onBody, onAddBody } = shown;
   const { undo, done } = useFind();
   return (
     <>
@@ -48,6 +48,21 @@ export function PhoneFind({ onMove, onBody, onAddBody, ...shown }: PhoneFindProp
           <Box sx={{ fontSize: "0.875rem", color: tone.inkSoft, pb: 0.75, textAlign: "right" }}>
             <Box
               component={Link}
+              to={`/find/${find.id}/run`}
+              sx={{
+                display: "flex",
+                alignItems: "center",
+                justifyContent: "flex-end",
+                minHeight: TOUCH - 8,
+                color: tone.ink,
+                fontSize: "1rem",
+                fontWeight: 600,
+              }}
+            >
+              Hands-free
+            </Box>
+            <Box
+              component={Link}
               to="/log"
               sx={{
                 display: "flex",
@@ -67,9 +82,12 @@ export function PhoneFind({ onMove, onBody, onAddBody, ...shown }: PhoneFindProp
         {NAMED_AT.has(station.id) && (
           <Box sx={{ pb: 1.5 }}>
             <FindTitle find={find} onChange={shown.onChange} />
+            <Box component={Link} to={`/find/${find.id}/history`} sx={{ color: tone.inkSoft, fontSize: "0.9375rem" }}>
+              History
+            </Box>
           </Box>
         )}
-        <StationPanel {...shown} />
+        <StationPanel {...shown} single />
       </Box>
       <Box
         component="footer"

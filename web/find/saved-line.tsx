@@ -1,13 +1,14 @@
 /** Whether the server has what is on the screen; what it does not have is said plainly. */
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
-import { useNavigate } from "react-router";
+import { useState } from "react";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
+import { ConflictDialog } from "./conflict-dialog.tsx";
 
 export function SavedLine() {
-  const { delivery, savedAt, refusal, takeTheirs, keepMineApart } = useFind();
-  const navigate = useNavigate();
+  const { delivery, savedAt, refusal } = useFind();
+  const [looking, setLooking] = useState(false);
   if (refusal !== undefined)
     return (
       <Box role="alert" sx={{ color: tone.rust, fontWeight: 600 }}>
@@ -19,10 +20,8 @@ export function SavedLine() {
     return (
       <Box role="alert" sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap" }}>
         <b>Changed on another device.</b>
-        <Ask onClick={() => void takeTheirs(theirs)}>Take the other, drop mine</Ask>
-        <Ask onClick={() => void keepMineApart(theirs).then((id) => navigate(`/find/${id}`))}>
-          Keep mine as a find of its own
-        </Ask>
+        <Ask onClick={() => setLooking(true)}>Look at both</Ask>
+        {looking && <ConflictDialog theirs={theirs} onClose={() => setLooking(false)} />}
       </Box>
     );
   }
@@ -37,6 +36,7 @@ export function SavedLine() {
     return (
       <Box role="status">{delivery.waiting === 1 ? "1 change" : `${delivery.waiting} changes`} on this device only</Box>
     );
+  if (delivery?.state === "unreachable") return <Box role="status">server away; nothing waits</Box>;
   if (delivery?.state === "saved")
     return (
       <Box role="status">

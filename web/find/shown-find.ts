@@ -1,15 +1,23 @@
 /** What both layouts of Find are given. */
-import type { Answer, Body, Change, CharacterId, Find } from "@jittery-cap/core";
+import type { Answer, Body, Change, Find } from "@jittery-cap/core";
+import type { StationOrder } from "./station-order.ts";
 import type { Station } from "./stations.ts";
+import type { Stopwatch } from "./stopwatch.ts";
 
 export interface ShownFind {
   readonly find: Find;
   readonly body: Body;
   readonly station: Station;
+  readonly order: StationOrder;
+  readonly alsoOpen: boolean;
+  readonly onAlso: () => void;
   readonly answer: Answer | undefined;
-  readonly active: CharacterId | undefined;
-  readonly onActivate: (character: CharacterId) => void;
+  /** The question that the keys answer, and on a phone the only one shown. */
+  readonly active: string | undefined;
+  readonly onActivate: (item: string) => void;
   readonly onChange: (change: Change) => void;
   readonly onBody: (body: string) => void;
   readonly onAddBody: () => void;
+  readonly onAddLike: () => void;
+  readonly stopwatch: Stopwatch;
 }

@@ -1,28 +1,32 @@
-/** One station: its title, how to look, what is at stake, and its questions. */
+/** One station: its title, how to look, what is at stake, and its questions; on a phone one question at a time. */
 import {
   type Answer,
-  type Body,
-  type Change,
+  CHARACTER_WORDS,
   type CharacterId,
   definitionOf,
-  type Find,
+  isCharacterId,
   type MaskUse,
+  wordList,
 } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
-import { tone } from "../theme/tokens.ts";
+import { useFind } from "../state/find-state.ts";
+import { TOUCH, tone } from "../theme/tokens.ts";
+import { AgainstNote } from "./against-note.tsx";
 import { CharacterBlock } from "./character-block.tsx";
-import type { Station } from "./stations.ts";
+import { entryOf } from "./observing.ts";
+import { PictureStrip } from "./picture-strip.tsx";
+import { QuestionChips } from "./question-chips.tsx";
+import type { ShownFind } from "./shown-find.ts";
+import { StationExtras } from "./station-extras.tsx";
+import { itemOf, type Question, type Station } from "./stations.ts";
 import { ToldQuestion } from "./told-questions.tsx";
+import { TwoKinds } from "./two-kinds.tsx";
 
-interface StationPanelProps {
-  readonly station: Station;
-  readonly find: Find;
-  readonly body: Body;
-  readonly answer: Answer | undefined;
-  readonly active: CharacterId | undefined;
-  readonly onActivate: (character: CharacterId) => void;
-  readonly onChange: (change: Change) => void;
+interface StationPanelProps extends ShownFind {
+  /** One question at a time, with chips to the others. */
+  readonly single: boolean;
 }
 
 /** The dangers that turn on any character of a station. */
@@ -48,28 +52,37 @@ const COUNT_WORDS = [
   "Two dangers turn",
   "Three dangers turn",
   "Four dangers turn",
-  "Five dangers turn",
-  "Six dangers turn",
-  "Seven dangers turn",
 ];
+const MORE_WORDS = ["Five", "Six", "Seven", "Eight", "Nine", "Ten"];
+const countWords = (count: number): string =>
+  COUNT_WORDS[count] ?? `${MORE_WORDS[count - COUNT_WORDS.length] ?? count} dangers turn`;
 
-export function StationPanel({ station, find, body, answer, active, onActivate, onChange }: StationPanelProps) {
+export function StationPanel({ single, ...shown }: StationPanelProps) {
+  const { station, find, body, answer, active, order, alsoOpen, onAlso, onActivate, onChange } = shown;
+  const { observer } = useFind();
   const stakes = stakesOf(station, answer);
-  const asksCharacters = station.questions.some((question) => question.kind === "character");
+  const asked = alsoOpen ? [...order.first, ...order.also] : order.first;
+  const drawn = single ? asked.filter((question) => itemOf(question) === active) : asked;
+  const nameOf = (sheet: string) => answer?.dangers.find((danger) => danger.sheet === sheet)?.name ?? sheet;
+  const done = (question: Question) =>
+    question.kind === "character" && entryOf(body, question.character, observer) !== undefined;
   return (
     <Box data-station={station.id}>
-      <Box sx={{ pb: 2.25 }}>
+      <Box sx={{ pb: single ? 1 : 2.25 }}>
         <Typography variant="h2" component="h1" tabIndex={-1} sx={{ fontSize: { xs: "1.375rem", md: "1.625rem" } }}>
           {station.title(body.id)}
         </Typography>
-        <Typography sx={{ color: tone.inkSoft, pt: 0.5 }}>
-          {station.how}{" "}
-          {asksCharacters && answer !== undefined && stakes.length > 0 && (
-            <b style={{ color: tone.ink }}>{COUNT_WORDS[stakes.length] ?? `${stakes.length} dangers turn`} on this.</b>
-          )}
+        <Typography sx={{ color: tone.inkSoft, pt: 0.5, display: { xs: single ? "none" : "block", md: "block" } }}>
+          {station.how} {stakes.length > 0 && <b style={{ color: tone.ink }}>{countWords(stakes.length)} on this.</b>}
         </Typography>
       </Box>
-      {station.questions.map((question) =>
+      <AgainstNote />
+      {station.id === "bodies" && <TwoKinds find={find} />}
+      {single && <QuestionChips questions={asked} active={active} isDone={done} onChoose={onActivate} />}
+      {drawn.length === 0 && asked.length === 0 && (
+        <Typography sx={{ pb: 2 }}>Nothing at this station tells the two apart.</Typography>
+      )}
+      {drawn.map((question) =>
         question.kind === "character" ? (
           <CharacterBlock
             key={question.character}
@@ -77,21 +90,50 @@ export function StationPanel({ station, find, body, answer, active, onActivate, 
             body={body}
             character={question.character}
             active={active === question.character}
-            stakes={answer?.atStake[question.character] ?? []}
+            stakes={(answer?.atStake[question.character] ?? []).map(nameOf)}
             masks={definitionOf(question.character).of === "site" ? [] : masksOn(answer, body.id, question.character)}
             onActivate={() => onActivate(question.character)}
             onChange={onChange}
           />
         ) : (
           <ToldQuestion
-            key={question.kind === "body" || question.kind === "weather" ? question.field : question.kind}
+            key={itemOf(question)}
             question={question}
             find={find}
             body={body}
+            active={active === itemOf(question)}
             onChange={onChange}
           />
         ),
       )}
+      {order.also.length > 0 && (
+        <ButtonBase
+          aria-expanded={alsoOpen}
+          onClick={onAlso}
+          data-testid="also"
+          sx={{
+            display: "block",
+            width: "100%",
+            minHeight: TOUCH,
+            mb: 2,
+            textAlign: "left",
+            borderTop: `1px solid ${tone.boneLine}`,
+            color: tone.inkSoft,
+            fontSize: "1rem",
+            "&:hover": { color: tone.ink },
+          }}
+        >
+          <b style={{ color: tone.ink }}>{alsoOpen ? "Fold away" : "Also"}</b>{" "}
+          {wordList(order.also.map(plainName), "and")}
+        </ButtonBase>
+      )}
+      <StationExtras {...shown} />
+      <PictureStrip findId={find.id} body={body.id} station={station.id} />
     </Box>
   );
+}
+
+function plainName(question: Question): string {
+  const item = itemOf(question);
+  return isCharacterId(item) ? CHARACTER_WORDS[item].plain : item;
 }

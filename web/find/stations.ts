@@ -15,6 +15,40 @@ export type Question =
   | { readonly kind: "concerns" }
   | { readonly kind: "print" };
 
+/** A question's name within its station: a character's id, or the name of what is told. */
+export function itemOf(question: Question): string {
+  switch (question.kind) {
+    case "character":
+      return question.character;
+    case "body":
+    case "weather":
+      return question.field;
+    case "concerns":
+    case "print":
+      return question.kind;
+  }
+}
+
+/** Short names of what is told, for chips. */
+export const TOLD_NAMES: Readonly<Record<string, string>> = {
+  age: "age",
+  lifted: "how lifted",
+  firmness: "firm?",
+  larvae: "larvae",
+  keep: "kept?",
+  wear: "wear",
+  measures: "size",
+  concerns: "clean?",
+  print: "the print",
+  frostLastNight: "frost",
+  airTempC: "air",
+  rain24hMm: "rain",
+  drySpellDays: "dry spell",
+  warmedInHand: "warmed",
+  cannotSmell: "a nose",
+  printPaper: "paper",
+};
+
 export interface Station {
   readonly id: StationId;
   readonly name: string;

@@ -5,6 +5,7 @@ import Typography from "@mui/material/Typography";
 import type { ReactNode } from "react";
 import { TOUCH, tone } from "../theme/tokens.ts";
 import { Choice } from "./choice.tsx";
+import { blockId } from "./use-bench.ts";
 
 interface Option {
   readonly value: string;
@@ -18,12 +19,15 @@ interface ToldBlockProps {
   readonly chosen: readonly string[];
   readonly onChoose: (value: string) => void;
   readonly name: string;
+  readonly active: boolean;
+  /** Drawings of the options, where they can be drawn. */
+  readonly pictureOf?: ((value: string) => ReactNode) | undefined;
 }
 
 /** A heading with a row of words to choose from. */
-export function ToldBlock({ title, hint, options, chosen, onChoose, name }: ToldBlockProps) {
+export function ToldBlock({ title, hint, options, chosen, onChoose, name, active, pictureOf }: ToldBlockProps) {
   return (
-    <Block title={title} hint={hint} name={name}>
+    <Block title={title} hint={hint} name={name} active={active}>
       <Box
         role="group"
         aria-label={title}
@@ -33,10 +37,12 @@ export function ToldBlock({ title, hint, options, chosen, onChoose, name }: Told
           gridTemplateColumns: { xs: "1fr 1fr", md: "repeat(auto-fill, minmax(104px, 1fr))" },
         }}
       >
-        {options.map((option) => (
+        {options.map((option, index) => (
           <Choice
             key={option.value}
             quiet
+            digit={active ? String((index + 1) % 10) : undefined}
+            drawing={pictureOf?.(option.value)}
             label={option.label}
             chosen={chosen.includes(option.value)}
             state={option.value}
@@ -52,6 +58,7 @@ interface NumberBlockProps {
   readonly title: string;
   readonly hint?: string;
   readonly name: string;
+  readonly active: boolean;
   readonly fields: readonly {
     readonly key: string;
     readonly label: string;
@@ -62,9 +69,9 @@ interface NumberBlockProps {
 }
 
 /** A heading with numbers to enter; a number is taken when the field is left. */
-export function NumberBlock({ title, hint, name, fields, onSet }: NumberBlockProps) {
+export function NumberBlock({ title, hint, name, active, fields, onSet }: NumberBlockProps) {
   return (
-    <Block title={title} hint={hint} name={name}>
+    <Block title={title} hint={hint} name={name} active={active}>
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
         {fields.map((field) => (
           <Box
@@ -84,6 +91,10 @@ export function NumberBlock({ title, hint, name, fields, onSet }: NumberBlockPro
               defaultValue={field.value ?? ""}
               endAdornment={<Box sx={{ color: tone.inkSoft, pl: 0.5 }}>{field.unit}</Box>}
               inputProps={{ inputMode: "decimal", "aria-label": `${field.label}, ${field.unit}` }}
+              onKeyDown={(event) => {
+                // taken with enter, so that the keys go on
+                if (event.key === "Enter" && event.target instanceof HTMLElement) event.target.blur();
+              }}
               onBlur={(event) => {
                 const text = event.target.value.trim().replace(",", ".");
                 const value = text === "" ? null : Number(text);
@@ -110,16 +121,18 @@ function Block({
   title,
   hint,
   name,
+  active,
   children,
 }: {
   title: string;
   hint?: string | undefined;
   name: string;
+  active: boolean;
   children: ReactNode;
 }) {
   return (
-    <Box component="section" data-told={name} sx={{ pb: 2.75 }}>
-      <Box sx={{ pb: 1 }}>
+    <Box component="section" id={blockId(name)} data-told={name} sx={{ pb: 2.75, scrollMarginTop: 12 }}>
+      <Box sx={{ pb: 1, borderLeft: `4px solid ${active ? tone.ink : "transparent"}`, ml: -1.75, pl: 1.25 }}>
         <Typography variant="h3" component="h3">
           {title}
         </Typography>

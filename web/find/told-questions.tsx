@@ -1,6 +1,7 @@
 /** The questions that are told rather than seen, each with its words and the change it makes. */
 import {
   AGES,
+  ageSwatchOf,
   type Body,
   type Change,
   CONCERNS,
@@ -11,6 +12,7 @@ import {
   PRINT_PAPERS,
   WEARS,
 } from "@jittery-cap/core";
+import { Drawing } from "./drawing.tsx";
 import type { Question } from "./stations.ts";
 import { NumberBlock, ToldBlock } from "./told-block.tsx";
 
@@ -18,6 +20,8 @@ interface ToldQuestionProps {
   readonly question: Exclude<Question, { kind: "character" }>;
   readonly find: Find;
   readonly body: Body;
+  /** Whether the keys answer this question. */
+  readonly active: boolean;
   readonly onChange: (change: Change) => void;
 }
 
@@ -37,15 +41,16 @@ const LIFT_WORDS = {
 };
 const CONCERN_WORDS = { city: "city ground", industrial: "industrial ground" };
 
-export function ToldQuestion({ question, find, body, onChange }: ToldQuestionProps) {
+export function ToldQuestion({ question, find, body, active, onChange }: ToldQuestionProps) {
   switch (question.kind) {
     case "body":
-      return <BodyQuestion field={question.field} body={body} onChange={onChange} />;
+      return <BodyQuestion field={question.field} body={body} active={active} onChange={onChange} />;
     case "weather":
-      return <WeatherQuestion field={question.field} find={find} onChange={onChange} />;
+      return <WeatherQuestion field={question.field} find={find} active={active} onChange={onChange} />;
     case "concerns":
       return (
         <ToldBlock
+          active={active}
           name="concerns"
           title="Is the ground clean?"
           hint="Fungi gather what is in the ground. Mark what holds; nothing marked means none of these."
@@ -61,8 +66,22 @@ export function ToldQuestion({ question, find, body, onChange }: ToldQuestionPro
         />
       );
     case "print":
-      return <PrintQuestion body={body} onChange={onChange} />;
+      return <PrintQuestion body={body} active={active} onChange={onChange} />;
   }
+}
+
+const AGE_HEIGHT = 56;
+
+function AgePicture({ age }: { age: string }) {
+  const known = AGES.find((one) => one === age);
+  if (known === undefined) return null;
+  const figure = ageSwatchOf(known);
+  return (
+    <Drawing
+      figure={figure}
+      scale={Math.min(AGE_HEIGHT / (figure.top - figure.bottom), 60 / (figure.right - figure.left))}
+    />
+  );
 }
 
 function listWith(list: readonly string[], value: string): string[] | null {
@@ -73,10 +92,12 @@ function listWith(list: readonly string[], value: string): string[] | null {
 function BodyQuestion({
   field,
   body,
+  active,
   onChange,
 }: {
   field: Extract<Question, { kind: "body" }>["field"];
   body: Body;
+  active: boolean;
   onChange: (change: Change) => void;
 }) {
   const set = (value: string | boolean | string[] | null) =>
@@ -86,10 +107,12 @@ function BodyQuestion({
     case "age":
       return (
         <ToldBlock
+          active={active}
           name="age"
           title="How old is it?"
           hint="The gills of a button prove nothing."
           options={words(AGES)}
+          pictureOf={(age) => <AgePicture age={age} />}
           chosen={[body.age ?? ""]}
           onChoose={one}
         />
@@ -97,6 +120,7 @@ function BodyQuestion({
     case "lifted":
       return (
         <ToldBlock
+          active={active}
           name="lifted"
           title="How was it lifted?"
           hint="Only a body dug out whole shows its foot."
@@ -108,6 +132,7 @@ function BodyQuestion({
     case "firmness":
       return (
         <ToldBlock
+          active={active}
           name="firmness"
           title="Firm?"
           options={words(FIRMNESSES)}
@@ -118,6 +143,7 @@ function BodyQuestion({
     case "larvae":
       return (
         <ToldBlock
+          active={active}
           name="larvae"
           title="Tunnels of larvae"
           options={words(LARVAE)}
@@ -128,6 +154,7 @@ function BodyQuestion({
     case "keep":
       return (
         <ToldBlock
+          active={active}
           name="keep"
           title="Is it to be kept?"
           hint="Every body that is kept has to be cleared by itself."
@@ -139,6 +166,7 @@ function BodyQuestion({
     case "wear":
       return (
         <ToldBlock
+          active={active}
           name="wear"
           title="What has happened to it"
           hint="Rain, handling and frost take rings, scales, warts and smells."
@@ -150,6 +178,7 @@ function BodyQuestion({
     case "measures":
       return (
         <NumberBlock
+          active={active}
           name="measures"
           title="Size"
           fields={[
@@ -175,16 +204,19 @@ function BodyQuestion({
 function WeatherQuestion({
   field,
   find,
+  active,
   onChange,
 }: {
   field: Extract<Question, { kind: "weather" }>["field"];
   find: Find;
+  active: boolean;
   onChange: (change: Change) => void;
 }) {
   const set = (value: string | number | boolean | null) => onChange({ kind: "set-weather", field, value });
   const told = find.weather?.[field];
   const yesNo = (title: string, hint?: string) => (
     <ToldBlock
+      active={active}
       name={field}
       title={title}
       hint={hint}
@@ -195,6 +227,7 @@ function WeatherQuestion({
   );
   const number = (title: string, label: string, unit: string) => (
     <NumberBlock
+      active={active}
       name={field}
       title={title}
       fields={[{ key: field, label, unit, value: typeof told === "number" ? told : undefined }]}
@@ -217,6 +250,7 @@ function WeatherQuestion({
     case "printPaper":
       return (
         <ToldBlock
+          active={active}
           name={field}
           title="Paper under the print"
           hint="White spores show on the black half, dark ones on the white."
@@ -228,7 +262,15 @@ function WeatherQuestion({
   }
 }
 
-function PrintQuestion({ body, onChange }: { body: Body; onChange: (change: Change) => void }) {
+function PrintQuestion({
+  body,
+  active,
+  onChange,
+}: {
+  body: Body;
+  active: boolean;
+  onChange: (change: Change) => void;
+}) {
   const stage = body.print?.laidAt === undefined ? "not" : body.print.readAt === undefined ? "laid" : "read";
   const setStage = (value: string) => {
     const now = new Date().toISOString();
@@ -250,6 +292,7 @@ function PrintQuestion({ body, onChange }: { body: Body; onChange: (change: Chan
       : `Laid ${new Date(body.print.laidAt).toLocaleString()}. No print is no result, never a pass.`;
   return (
     <ToldBlock
+      active={active}
       name="print"
       title="Where the print stands"
       hint={laid ?? "A few hours at the least, overnight as a rule, a day at most."}

@@ -13,6 +13,12 @@ export type KeyAction =
         | "unsure"
         | "next-body"
         | "add-body"
+        | "add-like"
+        | "same"
+        | "also"
+        | "stopwatch"
+        | "hands-free"
+        | "against"
         | "undo"
         | "redo"
         | "help";
@@ -25,6 +31,12 @@ const LETTERS: Readonly<Record<string, KeyAction>> = {
   u: { kind: "unsure" },
   n: { kind: "next-body" },
   b: { kind: "add-body" },
+  l: { kind: "add-like" },
+  s: { kind: "same" },
+  a: { kind: "also" },
+  t: { kind: "stopwatch" },
+  h: { kind: "hands-free" },
+  k: { kind: "against" },
   z: { kind: "undo" },
   y: { kind: "redo" },
   "?": { kind: "help" },
@@ -34,10 +46,18 @@ const LETTERS: Readonly<Record<string, KeyAction>> = {
   ",": { kind: "station", by: -1 },
 };
 
-/** What a key asks for, or undefined. Digits 1 to 9 and 0 for the tenth. */
-export function actionOf(key: string): KeyAction | undefined {
-  if (/^[0-9]$/.test(key)) return { kind: "digit", index: key === "0" ? 9 : Number(key) - 1 };
-  return LETTERS[key];
+/** Ten answers to a row of digits. */
+const DIGITS_IN_ROW = 10;
+
+/**
+ * What a key asks for, or undefined. Digits 1 to 9 and 0 for the tenth; with shift the next ten, with alt the ten after.
+ * @param code the key's place on the keyboard, since a digit with shift is another sign on every one
+ */
+export function actionOf(key: string, code = "", row: 0 | 1 | 2 = 0): KeyAction | undefined {
+  const digit = /^(?:Digit|Numpad)([0-9])$/.exec(code)?.[1] ?? (/^[0-9]$/.test(key) ? key : undefined);
+  if (digit !== undefined)
+    return { kind: "digit", index: (digit === "0" ? 9 : Number(digit) - 1) + row * DIGITS_IN_ROW };
+  return row === 2 ? undefined : LETTERS[key];
 }
 
 /** Listens to keys while a view is shown. */
@@ -47,9 +67,9 @@ export function useKeys(onAction: (action: KeyAction) => void): void {
       const { target } = event;
       const typing = target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
       const inMenu = target instanceof HTMLElement && target.closest('[role="menu"], [role="dialog"]') !== null;
-      if (typing || inMenu || event.altKey || event.metaKey) return;
+      if (typing || inMenu || event.metaKey) return;
       if (event.ctrlKey && event.key !== "z") return;
-      const action = actionOf(event.key);
+      const action = actionOf(event.key, event.code, event.altKey ? 2 : event.shiftKey ? 1 : 0);
       if (action === undefined) return;
       event.preventDefault();
       onAction(action);

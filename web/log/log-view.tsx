@@ -10,6 +10,7 @@ import { Trail } from "../card/trail.tsx";
 import { VERDICT_WORDS } from "../card/verdict-words.ts";
 import { type Listed, listFinds, removeFind, restoreFind } from "../device/api.ts";
 import { device } from "../device/device.ts";
+import { onDelivery, waitingInAll } from "../device/outbox.ts";
 import { Drawing } from "../find/drawing.tsx";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
@@ -26,11 +27,13 @@ export function LogView() {
   const { start } = useFind();
   const [lines, setLines] = useState<readonly Line[]>();
   const [offline, setOffline] = useState(false);
+  const [waiting, setWaiting] = useState(0);
   const [removed, setRemoved] = useState<Find>();
 
   const load = useCallback(async () => {
     const [listed, kept, waiting] = await Promise.all([listFinds(), device.finds.toArray(), device.waiting.toArray()]);
     setOffline(listed === undefined);
+    setWaiting(await waitingInAll());
     const listedIds = new Set(listed?.map((one) => one.find.id));
     // the server has not heard the latest touches of these: its verdict is that of an older record, and is not shown
     const unsent = new Set(waiting.map((one) => one.findId));
@@ -47,6 +50,8 @@ export function LogView() {
     setLines(all.sort((one, other) => (other.find.foundAt ?? "").localeCompare(one.find.foundAt ?? "")));
   }, []);
   useEffect(() => void load(), [load]);
+  // what is delivered while the log is open no longer waits
+  useEffect(() => onDelivery((delivery) => void (delivery.state === "saved" && load())), [load]);
 
   const remove = async (find: Find) => {
     if (!(await removeFind(find.id))) return;
@@ -92,6 +97,12 @@ export function LogView() {
             </ButtonBase>
           </Box>
           {offline && <Note>The server cannot be reached. Shown is what is on this device.</Note>}
+          {waiting > 0 && (
+            <Note>
+              {waiting === 1 ? "1 change" : `${waiting} changes`} on this device only; sent as soon as there is a
+              server.
+            </Note>
+          )}
           {removed !== undefined && (
             <Note>
               “{removed.label ?? "A find"}” was put away.{" "}

@@ -1,19 +1,21 @@
 /** The find that is open: its record, its answer, its undo. The only way to change it is an edit. */
-import { type Answer, applyChange, type Change, type Edit, type Find, newFind } from "@jittery-cap/core";
+import { type Answer, applyChange, type Change, type Edit, type Find, newFind, splitOff } from "@jittery-cap/core";
 import { uuidv7 } from "uuidv7";
 import { create } from "zustand";
 import type { AnswerState } from "../card/verdict-words.ts";
-import { readFind, type Stored } from "../device/api.ts";
-import { device, waitingFor } from "../device/device.ts";
+import { putFind, readFind, type Stored } from "../device/api.ts";
+import { type DeviceSteps, device, type Step, waitingFor } from "../device/device.ts";
 import { type Delivery, deliver, keepEdit, keepNewFind, onDelivery } from "../device/outbox.ts";
-import { askJudge } from "../worker/judge.ts";
+import { askJudge, askShelf, askUnion } from "../worker/judge.ts";
 import { whatChanged } from "./what-changed.ts";
 
-/** A change made here, with what takes it back. */
-interface Step {
-  readonly editId: string;
-  readonly change: Change;
-  readonly inverse: Change;
+/** The one danger that the find is checked against, with the characters that separate it from what this seems to be. */
+export interface Against {
+  readonly sheet: string;
+  readonly name: string;
+  /** What the find seems to be; undefined where nothing fits yet, and all that moves the danger is asked. */
+  readonly beside: string | undefined;
+  readonly characters: ReadonlySet<string>;
 }
 
 interface FindState {
@@ -29,6 +31,12 @@ interface FindState {
   readonly undone: readonly Step[];
   readonly delivery: Delivery | undefined;
   readonly savedAt: Date | undefined;
+  /** Who looks just now: an observer's id, or undefined for the person whose record this is. */
+  readonly observer: string | undefined;
+  readonly observe: (observer: string | undefined) => void;
+  readonly against: Against | undefined;
+  /** Asks only what separates the find from one danger; undefined: everything again. */
+  readonly checkAgainst: (sheet: string | undefined) => Promise<void>;
   readonly open: (id: string) => Promise<void>;
   readonly start: () => Promise<string>;
   readonly change: (change: Change) => void;
@@ -36,7 +44,13 @@ interface FindState {
   readonly redo: () => void;
   readonly takeTheirs: (theirs: Stored) => Promise<void>;
   readonly keepMineApart: (theirs: Stored) => Promise<string>;
+  /** Puts both records together where that permits no more than either; answers why not, where it cannot be. */
+  readonly takeBoth: (theirs: Stored) => Promise<string | undefined>;
+  /** Gives some bodies a find of their own; answers its id, or undefined where that cannot be. */
+  readonly split: (bodies: readonly string[]) => Promise<string | undefined>;
 }
+
+const NO_STEPS: Pick<DeviceSteps, "done" | "undone"> = { done: [], undone: [] };
 
 export const useFind = create<FindState>()((set, get) => {
   /** Only the answer to the latest record is shown; an overtaken one is dropped. */
@@ -54,12 +68,14 @@ export const useFind = create<FindState>()((set, get) => {
     );
   };
 
-  const show = (find: Find) => {
+  const show = (find: Find, { done, undone } = NO_STEPS) => {
     set({
       find,
       status: "open",
-      done: [],
-      undone: [],
+      done,
+      undone,
+      observer: undefined,
+      against: undefined,
       answer: undefined,
       lastMove: undefined,
       refusal: undefined,
@@ -96,6 +112,13 @@ export const useFind = create<FindState>()((set, get) => {
     return { editId: edit.id, change, inverse: applied.value.inverse };
   };
 
+  /** What can be undone is kept over a reload. */
+  const setSteps = (done: readonly Step[], undone: readonly Step[]) => {
+    const { find } = get();
+    set({ done, undone });
+    if (find !== undefined) void device.steps.put({ findId: find.id, done, undone });
+  };
+
   onDelivery((delivery) => {
     if (delivery.findId !== get().find?.id) return;
     set({ delivery, ...(delivery.state === "saved" ? { savedAt: new Date() } : {}) });
@@ -112,15 +135,41 @@ export const useFind = create<FindState>()((set, get) => {
     undone: [],
     delivery: undefined,
     savedAt: undefined,
+    observer: undefined,
+    observe: (observer) => set({ observer }),
+    against: undefined,
+
+    checkAgainst: async (sheet) => {
+      const { answer, find } = get();
+      const danger = answer?.dangers.find((one) => one.sheet === sheet);
+      if (answer === undefined || danger === undefined) return set({ against: undefined });
+      const seems = answer.candidates.find((one) => one.fits && one.tier !== "inedible")?.sheet ?? find?.takenFor;
+      const compared =
+        seems === undefined
+          ? undefined
+          : await askShelf((remote) => remote.compare(seems, danger.sheet)).catch(() => undefined);
+      const moved = Object.entries(answer.atStake).flatMap(([character, by]) =>
+        by.includes(danger.sheet) ? [character] : [],
+      );
+      const characters = new Set<string>(compared?.differences.map((one) => one.character) ?? moved);
+      // nothing that separates the two: then nothing is left out
+      set({
+        against:
+          characters.size === 0
+            ? undefined
+            : { sheet: danger.sheet, name: danger.name, beside: compared?.one.common, characters },
+      });
+    },
 
     open: async (id) => {
       if (get().find?.id === id) return;
       set({ status: "loading", find: undefined, answer: undefined, delivery: undefined, savedAt: undefined });
       const kept = await device.finds.get(id);
       const waiting = await waitingFor(id);
+      const steps = await device.steps.get(id);
       // what waits on this device is the person's latest; the server's copy is taken only where nothing waits
       if (kept !== undefined && (waiting.length > 0 || kept.version === 0)) {
-        show(kept.find);
+        show(kept.find, steps);
         void deliver(id);
         return;
       }
@@ -128,11 +177,13 @@ export const useFind = create<FindState>()((set, get) => {
       if (reply.kind === "stored") {
         const { find, version } = reply.stored;
         await device.finds.put({ id, find, base: find, version });
-        show(find);
+        // what was done here can be undone only as long as nobody else has changed the record since
+        show(find, kept?.version === version ? steps : undefined);
         set({ delivery: { findId: id, waiting: 0, state: "saved" } });
+        void deliver(id);
       } else if (kept !== undefined && reply.kind === "unreachable") {
-        show(kept.find);
-        set({ delivery: { findId: id, waiting: 0, state: "waiting" } });
+        show(kept.find, steps);
+        set({ delivery: { findId: id, waiting: 0, state: "unreachable" } });
       } else set({ status: "missing" });
     },
 
@@ -145,21 +196,21 @@ export const useFind = create<FindState>()((set, get) => {
 
     change: (change) => {
       const step = apply(change, {});
-      if (step !== undefined) set({ done: [...get().done, step], undone: [] });
+      if (step !== undefined) setSteps([...get().done, step], []);
     },
 
     undo: () => {
       const step = get().done.at(-1);
       if (step === undefined) return;
       if (apply(step.inverse, { undoes: step.editId }) !== undefined)
-        set({ done: get().done.slice(0, -1), undone: [...get().undone, step] });
+        setSteps(get().done.slice(0, -1), [...get().undone, step]);
     },
 
     redo: () => {
       const step = get().undone.at(-1);
       if (step === undefined) return;
       const again = apply(step.change, { redoes: step.editId });
-      if (again !== undefined) set({ done: [...get().done, again], undone: get().undone.slice(0, -1) });
+      if (again !== undefined) setSteps([...get().done, again], get().undone.slice(0, -1));
     },
 
     takeTheirs: async ({ find, version }) => {
@@ -167,6 +218,7 @@ export const useFind = create<FindState>()((set, get) => {
         await device.waiting.where("findId").equals(find.id).delete();
         await device.finds.put({ id: find.id, find, base: find, version });
       });
+      await device.steps.delete(find.id);
       show(find);
       set({ delivery: { findId: find.id, waiting: 0, state: "saved" } });
     },
@@ -182,6 +234,28 @@ export const useFind = create<FindState>()((set, get) => {
       await keepNewFind(copy);
       showUnsent(copy);
       return copy.id;
+    },
+
+    takeBoth: async (theirs) => {
+      const { find } = get();
+      if (find === undefined) return "There is no find here.";
+      const both = await askUnion(find, theirs.find).catch(() => undefined);
+      if (both === undefined)
+        return "Together they would permit more than one of them alone. Take one of them, or look again.";
+      const reply = await putFind(both, theirs.version);
+      if (reply.kind !== "stored") return "The server did not take it. Both are still as they were.";
+      await get().takeTheirs(reply.stored);
+      return undefined;
+    },
+
+    split: async (bodies) => {
+      const { find, change } = get();
+      const split = find === undefined ? undefined : splitOff(find, bodies, uuidv7());
+      if (split === undefined) return undefined;
+      // the new find first: a body may stand in two finds for a moment, but never in none
+      await keepNewFind(split.apart);
+      for (const one of split.changes) change(one);
+      return split.apart.id;
     },
   };
 });

@@ -36,6 +36,11 @@ export function askIfWrong(find: Find): Promise<readonly IfWrong[]> {
   return ask((remote) => remote.ifWrong(find));
 }
 
+/** One record of two, or undefined where it would permit more than either. Rejects as askJudge does. */
+export function askUnion(mine: Find, theirs: Find): Promise<Find | undefined> {
+  return ask((remote) => remote.union(mine, theirs));
+}
+
 /** Asks the worker about its sheets. Rejects as askJudge does. */
 export const askShelf = ask;
 

@@ -4,6 +4,7 @@ import { sheets } from "virtual:sheets";
 import {
   type Answer,
   assess,
+  carefulUnion,
   compareSheets,
   compileSheets,
   type Difference,
@@ -74,6 +75,11 @@ const judge = {
   /** What would follow if one thing seen were wrong. */
   ifWrong(find: Find): readonly IfWrong[] {
     return ifWrong(find, knowledge());
+  },
+
+  /** Two devices' records of a find as one, where that permits no more than either. */
+  union(mine: Find, theirs: Find): Find | undefined {
+    return carefulUnion(mine, theirs, knowledge());
   },
 
   /** Every sheet, dangers first, by common name. */

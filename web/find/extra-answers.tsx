@@ -1,0 +1,72 @@
+/** The answers that are no state: cannot tell, could not look and why, unsure of it. */
+import type { Body, Change, CharacterId } from "@jittery-cap/core";
+import Box from "@mui/material/Box";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
+import { useState } from "react";
+import { useFind } from "../state/find-state.ts";
+import { Choice } from "./choice.tsx";
+import { CANNOT_TELL, couldNot, entryOf, REASONS, turnSureness } from "./observing.ts";
+import { blockId } from "./use-bench.ts";
+
+interface ExtraAnswersProps {
+  readonly body: Body;
+  readonly character: CharacterId;
+  readonly onChange: (change: Change) => void;
+  readonly onActivate: () => void;
+}
+
+export function ExtraAnswers({ body, character, onChange, onActivate }: ExtraAnswersProps) {
+  const { observer } = useFind();
+  const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
+  const entry = entryOf(body, character, observer);
+  const reason = entry?.unseen === CANNOT_TELL ? undefined : entry?.unseen;
+  const act = (change: Change | undefined) => {
+    onActivate();
+    if (change !== undefined) onChange(change);
+  };
+  return (
+    <Box sx={{ display: "grid", gap: 1, pt: 1, gridTemplateColumns: "repeat(3, 1fr)" }}>
+      <Choice
+        quiet
+        label="cannot tell"
+        chosen={entry?.unseen === CANNOT_TELL}
+        onChoose={() => act(couldNot(body, character, CANNOT_TELL, observer))}
+      />
+      <Choice
+        quiet
+        label={reason === undefined ? "could not look" : `not looked: ${reason}`}
+        chosen={reason !== undefined}
+        onChoose={() => {
+          onActivate();
+          setMenuAt(document.getElementById(blockId(character)));
+        }}
+      />
+      <Choice
+        quiet
+        label="unsure of it"
+        chosen={entry?.sure === false}
+        onChoose={() => act(turnSureness(body, character, observer))}
+      />
+      <Menu
+        open={menuAt !== null}
+        anchorEl={menuAt}
+        onClose={() => setMenuAt(null)}
+        anchorOrigin={{ vertical: "bottom", horizontal: "center" }}
+        transformOrigin={{ vertical: "bottom", horizontal: "center" }}
+      >
+        {REASONS.map((one) => (
+          <MenuItem
+            key={one}
+            onClick={() => {
+              setMenuAt(null);
+              onChange(couldNot(body, character, one, observer));
+            }}
+          >
+            {one}
+          </MenuItem>
+        ))}
+      </Menu>
+    </Box>
+  );
+}

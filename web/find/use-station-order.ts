@@ -1,0 +1,40 @@
+/** The order of a station, held still while somebody works at it: nothing moves under a thumb. */
+import type { Answer, Body, Find } from "@jittery-cap/core";
+import { useRef } from "react";
+import { chosenStates, entryOf } from "./observing.ts";
+import { orderOf, type StationOrder } from "./station-order.ts";
+import type { Station } from "./stations.ts";
+
+interface Held {
+  readonly key: string;
+  readonly order: StationOrder;
+}
+
+/** Orders a station anew when it, the body or the danger in question changes, and when the first answer is there. */
+export function useStationOrder(
+  station: Station,
+  find: Find | undefined,
+  body: Body | undefined,
+  answer: Answer | undefined,
+  only: ReadonlySet<string> | undefined,
+): StationOrder {
+  const held = useRef<Held>(undefined);
+  const key = [station.id, find?.id, body?.id, answer === undefined, only === undefined ? "" : [...only].join()].join(
+    "|",
+  );
+  if (held.current?.key === key) return held.current.order;
+  const wasLookedAt = (character: Parameters<typeof entryOf>[1]) =>
+    find !== undefined &&
+    body !== undefined &&
+    (entryOf(body, character) !== undefined || chosenStates(find, body, character).length > 0);
+  const order = orderOf(station, mattering(answer), wasLookedAt, only);
+  held.current = { key, order };
+  return order;
+}
+
+/** Characters that would move a standing danger, or that a kind it may be still demands. */
+function mattering(answer: Answer | undefined): ReadonlySet<string> | undefined {
+  if (answer === undefined) return undefined;
+  const musts = answer.candidates.filter((one) => one.fits).flatMap((one) => one.mustsMissing);
+  return new Set([...Object.keys(answer.atStake), ...musts]);
+}
