@@ -66,15 +66,38 @@ function addressOf(server: ChildProcess): Promise<string> {
   });
 }
 
+/** Brings a question of the station that is shown on the screen: unfolds "also", and on a phone touches its chip. */
+export async function reach(page: Page, block: string, item: string): Promise<void> {
+  const chip = page.locator(`[data-chip="${item}"]`);
+  const also = page.locator('[data-testid="also"][aria-expanded="false"]');
+  await page.locator(`${block}, [data-chip], [data-testid="also"]`).first().waitFor();
+  if ((await page.locator(block).count()) > 0) return;
+  if ((await chip.count()) === 0 && (await also.count()) > 0) await also.click();
+  if ((await chip.count()) > 0) await chip.click();
+  await page.locator(block).waitFor();
+}
+
 /** Touches a state of a character at the station that is shown. */
 export async function choose(page: Page, character: string, state: string): Promise<void> {
+  await reach(page, `[data-character="${character}"]`, character);
   await page.locator(`[data-character="${character}"] [data-state="${state}"]`).click();
 }
 
 /** Answers a told question: age, lifted, keep, frostLastNight … */
 export async function tell(page: Page, question: string, value: string): Promise<void> {
+  await reach(page, `[data-told="${question}"]`, question);
   await page.locator(`[data-told="${question}"] [data-state="${value}"]`).click();
 }
+
+/** Begins a new find. */
+export async function newFind(application: Application, page: Page): Promise<void> {
+  await page.goto(application.address);
+  await page.getByRole("button", { name: "New find" }).click();
+  await page.locator('[data-station="bodies"]').waitFor();
+}
+
+/** The id of the find that is open. */
+export const findIdOf = (page: Page): string => /find\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? "";
 
 /** Goes to a station by its tab or its place on the plate. */
 export async function station(page: Page, name: string): Promise<void> {
@@ -116,7 +139,7 @@ export async function untilSaved(page: Page): Promise<void> {
 
 /** The record as the server holds it. */
 export async function storedFind(application: Application, page: Page): Promise<Record<string, unknown>> {
-  const id = /find\/([0-9a-f-]{36})/.exec(page.url())?.[1];
+  const id = findIdOf(page);
   const response = await page.request.get(`${application.address}/api/finds/${id}`);
   const { find } = (await response.json()) as { find: Record<string, unknown> };
   return find;

@@ -2,9 +2,11 @@ import { expect } from "chai";
 import type { Page } from "playwright-core";
 import {
   type Application,
+  newFind as begin,
   choose,
   mistakesTo,
   PHONE,
+  reach,
   startApplication,
   station,
   storedFind,
@@ -34,11 +36,7 @@ describe("recording a find in the browser", () => {
   });
   after(() => application.stop());
 
-  async function newFind(page: Page): Promise<void> {
-    await page.goto(application.address);
-    await page.getByRole("button", { name: "New find" }).click();
-    await page.locator('[data-station="bodies"]').waitFor();
-  }
+  const newFind = (page: Page) => begin(application, page);
 
   it("by mouse: hold with the angel one mistake away, then basket, then hold again for a body nobody looked at", async () => {
     const { page, context } = await application.open();
@@ -106,23 +104,18 @@ describe("recording a find in the browser", () => {
     await page.locator('[data-station="stem"]').waitFor();
     await press(page, "3", ".");
     await page.locator('[data-station="foot"]').waitFor();
-    // how it was lifted is told by its button, reached with the tab key
-    await page.locator('[data-told="lifted"] [data-state="whole"]').focus();
-    await press(page, "Enter");
-    await press(page, "1", "ArrowRight", "1", ".", ".");
+    // how it was lifted, the foot, the nick
+    await press(page, "2", "ArrowRight", "1", "ArrowRight", "1", ".", ".");
     await page.locator('[data-station="nose"]').waitFor();
     await press(page, "1", "b");
     await page.locator('[data-station="bodies"]').getByText("Body B").waitFor();
-    await press(page, "4");
-    await page.locator('[data-told="keep"] [data-state="false"]').focus();
-    await press(page, "Enter", ".", ".");
+    // age, then whether it is kept
+    await press(page, "4", "ArrowRight", "2", ".", ".");
     await page.locator('[data-station="under"]').waitFor();
-    await press(page, "ArrowRight");
-    // the fifteenth gill colour has no digit: tab to it
-    await page.locator('[data-character="gill-colour"] [data-state="chocolate-brown"]').focus();
-    await press(page, "Enter", ".", ".", ".", ".", ".");
+    // the fifteenth gill colour: the second row of digits
+    await press(page, "ArrowRight", "Shift+Digit5", ".", ".", ".", ".", ".");
     await page.locator('[data-station="print"]').waitFor();
-    await press(page, "9");
+    await press(page, "ArrowRight", "9");
     await untilVerdict(page, "basket");
     await untilSaved(page);
     records.push(comparable(await storedFind(application, page)));
@@ -132,7 +125,11 @@ describe("recording a find in the browser", () => {
   it("with a thumb on a phone: the same record", async () => {
     const { page, context } = await application.open(PHONE);
     await newFind(page);
-    const thumb = async (selector: string) => page.locator(selector).tap();
+    const thumb = async (selector: string) => {
+      const [, item = ""] = /data-(?:told|character)="([^"]+)"/.exec(selector) ?? [];
+      await reach(page, selector.split(" ")[0] ?? selector, item);
+      await page.locator(selector).tap();
+    };
     await thumb('[data-told="age"] [data-state="young"]');
     for (const [name, touches] of [
       ["Ground", ['[data-character="habitat"] [data-state="grassland"]']],
@@ -169,6 +166,70 @@ describe("recording a find in the browser", () => {
     expect(new Set(records).size, "mouse, keyboard and thumb").to.equal(1);
     const sideways = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(sideways, "nothing reaches past the edge of the phone").to.be.at.most(0);
+    await context.close();
+  });
+
+  it("hands-free, with the answers afterwards: the same record", async () => {
+    const { page, context } = await application.open();
+    await newFind(page);
+    await tell(page, "age", "young");
+    for (const [name, character, state] of [
+      ["Ground", "habitat", "grassland"],
+      ["Cap", "cap-colour", "white"],
+      ["Under", "underside", "gills"],
+      ["Under", "gill-colour", "pink"],
+      ["Stem", "ring", "skirt"],
+    ] as const) {
+      await station(page, name);
+      await choose(page, character, state);
+    }
+    await untilVerdict(page, "hold");
+    await press(page, "h");
+    await page.getByRole("button", { name: /^Begin/ }).click();
+    const stage = page.getByTestId("run-stage");
+    await stage.waitFor();
+    expect(await stage.getAttribute("data-step")).to.equal("lift-base-whole");
+    // one touch, then keys, until there is something to answer
+    await page.waitForTimeout(400);
+    await stage.click({ position: { x: 500, y: 500 } });
+    while (await stage.isVisible()) {
+      await page.waitForTimeout(400);
+      await press(page, "Space");
+    }
+    await page.getByTestId("run-answers").waitFor();
+    await tell(page, "lifted", "whole");
+    await choose(page, "base", "plain");
+    const answered: string[] = ["base"];
+    for (const [character, state] of [
+      ["stain-base", "none"],
+      ["smell", "mushroomy"],
+    ] as const)
+      if ((await page.locator(`[data-character="${character}"]`).count()) > 0) {
+        await choose(page, character, state);
+        answered.push(character);
+      }
+    expect(answered.length, "the run asked for more than the foot").to.be.greaterThan(1);
+    await page.getByRole("button", { name: "Back to the find" }).click();
+    for (const [name, character, state] of [
+      ["Foot", "stain-base", "none"],
+      ["Nose", "smell", "mushroomy"],
+    ] as const)
+      if (!answered.includes(character)) {
+        await station(page, name);
+        await choose(page, character, state);
+      }
+    await press(page, "b");
+    await page.locator('[data-station="bodies"]').getByText("Body B").waitFor();
+    await tell(page, "age", "mature");
+    await tell(page, "keep", "false");
+    await station(page, "Under");
+    await choose(page, "gill-colour", "chocolate-brown");
+    await station(page, "Print");
+    await choose(page, "spore-print", "chocolate-brown");
+    await untilVerdict(page, "basket");
+    await untilSaved(page);
+    records.push(comparable(await storedFind(application, page)));
+    expect(new Set(records).size, "mouse, keyboard, thumb and hands-free").to.equal(1);
     await context.close();
   });
 
@@ -241,7 +302,8 @@ describe("recording a find in the browser", () => {
     await untilSaved(two.page);
     await tell(one.page, "firmness", "firm");
     await one.page.getByText("Changed on another device.").waitFor();
-    await one.page.getByRole("button", { name: "Take the other, drop mine" }).click();
+    await one.page.getByRole("button", { name: "Look at both" }).click();
+    await one.page.getByRole("button", { name: /^Take the other, drop mine/ }).click();
     await untilVerdict(one.page, "leave");
     await one.context.close();
     await two.context.close();
@@ -258,7 +320,8 @@ describe("recording a find in the browser", () => {
     await tell(two.page, "larvae", "riddled");
     await untilSaved(two.page);
     await tell(one.page, "firmness", "firm");
-    await one.page.getByRole("button", { name: "Keep mine as a find of its own" }).click();
+    await one.page.getByRole("button", { name: "Look at both" }).click();
+    await one.page.getByRole("button", { name: /^Keep mine as a find of its own/ }).click();
     await one.page.waitForURL((url) => url.href !== address);
     await untilSaved(one.page);
     expect(JSON.stringify((await storedFind(application, one.page)).bodies))

@@ -175,6 +175,9 @@ describe("the views", () => {
         `/find/${idOf("white ones, morning")}/ground`,
         `/find/${idOf("white ones, morning")}/bodies`,
         `/find/${idOf("chanterelles")}/under`,
+        ...["cap", "stem", "cut", "nose", "print"].map((stop) => `/find/${idOf("cluster on")}/${stop}`),
+        `/find/${idOf("pale one")}/history`,
+        `/find/${idOf("pale one")}/run`,
         `/decide/${idOf("white ones in an arc")}`,
         `/decide/${idOf("cluster on")}`,
         "/sheets",
@@ -195,6 +198,27 @@ describe("the views", () => {
       }
       await context.close();
     });
+
+  it("have nothing that axe holds serious while hands are full, in the list of keys, and at the answers afterwards", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/find/${idOf("pale one")}/foot`);
+    await page.locator('[data-state="fresh"]').first().waitFor();
+    await page.keyboard.press("?");
+    await page.getByRole("dialog").waitFor();
+    expect(await seriousFindings(page), "keys").to.deep.equal([]);
+    await page.keyboard.press("Escape");
+    await page.getByRole("dialog").waitFor({ state: "detached" });
+    await page.keyboard.press("h");
+    await page.getByRole("button", { name: /^Begin/ }).click();
+    await page.getByTestId("run-stage").waitFor();
+    expect(await seriousFindings(page), "stage").to.deep.equal([]);
+    await page.waitForTimeout(400);
+    await page.keyboard.press("Space");
+    await page.getByRole("button", { name: "End here" }).click();
+    await page.getByTestId("run-answers").waitFor();
+    expect(await seriousFindings(page), "answers").to.deep.equal([]);
+    await context.close();
+  });
 
   it("find a sheet by a misspelt older name, open it, and tell what every statement rests on", async () => {
     const { page, context } = await application.open();

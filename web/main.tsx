@@ -1,3 +1,4 @@
+import "./no-code-from-text.ts";
 import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource/source-serif-4/latin-400-italic.css";
 import CssBaseline from "@mui/material/CssBaseline";

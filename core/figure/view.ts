@@ -3,7 +3,7 @@
 import type { Body, Find } from "../find/schema.ts";
 import type { Age, CharacterId } from "../find/vocabulary.ts";
 import { isHidden } from "../judge/masks.ts";
-import { sceneOf } from "../judge/scene.ts";
+import { bodySceneOf } from "../judge/scene.ts";
 import type { Knowing } from "./shapes.ts";
 
 /** One character as the pen sees it. */
@@ -44,10 +44,10 @@ const ANY_SIZE = SIZES.young;
 
 /** The view of one body of a find. */
 export function bodyView(find: Find, body: Body): BodyView {
-  const scene = sceneOf(find).bodies.find((one) => one.body.id === body.id);
+  const scene = bodySceneOf(find, body);
   const strokeOf = (character: CharacterId): Stroke => {
-    const look = scene?.looks.get(character);
-    if (look === undefined || scene === undefined) return UNLOOKED;
+    const look = scene.looks.get(character);
+    if (look === undefined) return UNLOOKED;
     return {
       states: look.states,
       knowing: isHidden(look, scene.conditions) ? "masked" : look.sure ? "seen" : "unsure",

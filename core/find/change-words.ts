@@ -26,6 +26,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   stemWidthMm: "stem, mm wide",
   thicknessMm: "thickness, mm",
   accuracyM: "accuracy, m",
+  elevationM: "height, m",
   lat: "latitude",
   lon: "longitude",
 };
@@ -78,5 +79,5 @@ function valueWords(value: unknown): string {
     return Object.entries(value)
       .map(([field, inner]) => `${fieldWords(field)} ${valueWords(inner)}`)
       .join(", ");
-  return String(value).replaceAll("-", " ");
+  return typeof value === "string" ? value.replaceAll("-", " ") : String(value);
 }

@@ -150,6 +150,7 @@ describe("a change in words", () => {
     expect(changeWords({ kind: "set-weather", field: "frostLastNight", value: true })).to.equal(
       "weather: frost last night: yes",
     );
+    expect(changeWords({ kind: "set-place", field: "lon", value: -25.4 })).to.equal("place: longitude: -25.4");
     expect(changeWords({ kind: "set-place", field: "lat", value: null })).to.equal("place: latitude: left out");
   });
 

@@ -24,11 +24,14 @@ export interface Scene {
 export function sceneOf(find: Find): Scene {
   const bodies = [...find.bodies]
     .sort((one, other) => (one.id < other.id ? -1 : 1))
-    .map((body): BodyScene => {
-      const looks = bodyLooks(find, body);
-      return { body, looks, conditions: conditionsOf(find, body, looks), kept: body.keep !== false };
-    });
+    .map((body) => bodySceneOf(find, body));
   return { find, site: siteLooks(find), bodies, kept: bodies.filter((body) => body.kept) };
+}
+
+/** One body made ready by itself, as sceneOf does it: what hides a body's looks is told by that body and the find. */
+export function bodySceneOf(find: Find, body: Body): BodyScene {
+  const looks = bodyLooks(find, body);
+  return { body, looks, conditions: conditionsOf(find, body, looks), kept: body.keep !== false };
 }
 
 /** Tests that are done once for the find; a body inherits them when its own quick look agrees. */

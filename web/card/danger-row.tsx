@@ -2,6 +2,7 @@
 import type { Answer } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
+import { memo } from "react";
 import { FONT, tone } from "../theme/tokens.ts";
 import { DistanceStrokes } from "./distance-strokes.tsx";
 import { distanceWords } from "./distance-words.ts";
@@ -17,7 +18,7 @@ interface DangerRowProps {
   readonly onPick?: ((sheet: string) => void) | undefined;
 }
 
-export function DangerRow({ danger, compact = false, far = false, onPick }: DangerRowProps) {
+export const DangerRow = memo(function DangerRow({ danger, compact = false, far = false, onPick }: DangerRowProps) {
   const touches = danger.mistakes === 0;
   const deadly = danger.tier === "deadly";
   return (
@@ -104,4 +105,4 @@ export function DangerRow({ danger, compact = false, far = false, onPick }: Dang
       </Box>
     </Box>
   );
-}
+});

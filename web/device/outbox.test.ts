@@ -4,6 +4,7 @@ import { expect } from "chai";
 import { uuidv7 } from "uuidv7";
 import { device, waitingFor } from "./device.ts";
 import { type Delivery, deliver, keepEdit, keepNewFind, onDelivery } from "./outbox.ts";
+import { keepPicture } from "./pictures.ts";
 
 /** A server in memory with the real one's manners: versions, idempotent edits, conflicts. */
 class Server {
@@ -17,13 +18,21 @@ class Server {
     const fault = this.faults.shift();
     if (fault === "lost-request") throw new TypeError("no network");
     if (fault === "broken") return new Response("oh", { status: 500 });
-    const response = this.answer(String(path), init.method ?? "GET", JSON.parse(String(init.body ?? "null")));
+    const body: unknown = typeof init.body === "string" ? JSON.parse(init.body) : null;
+    const response = this.answer(String(path), init.method ?? "GET", body as never);
     if (fault === "lost-reply") throw new TypeError("no network");
     return response;
   };
 
+  /** Called while a picture is on its way. */
+  onPicture: (() => void) | undefined;
+
   private answer(path: string, method: string, body: { version: number; find: Find; edits: Edit[] }): Response {
     const id = path.split("/")[3] ?? "";
+    if (path.includes("/pictures/")) {
+      this.onPicture?.();
+      return new Response(null, { status: 201 });
+    }
     const held = this.finds.get(id);
     const reply = (status: number, extra = {}) => {
       const now = this.finds.get(id);
@@ -98,6 +107,22 @@ describe("the outbox of this device", () => {
     expect(server.finds.get(find.id)?.version).to.equal(3);
     expect(await waitingFor(find.id)).to.deep.equal([]);
     expect(told.at(-1)).to.deep.equal({ findId: find.id, waiting: 0, state: "saved" });
+  });
+
+  it("never says saved of a touch that came while a picture was on its way", async () => {
+    const find = await started();
+    const versions: (number | undefined)[] = [];
+    const stop = onDelivery((delivery) => {
+      if (delivery.state === "saved") versions.push(server.finds.get(find.id)?.version);
+    });
+    server.onPicture = () => void touch(find, label("meanwhile"));
+    const file = new Blob(["picture"], { type: "image/jpeg" });
+    await keepPicture({ id: uuidv7(), findId: find.id, part: "foot", body: "A", takenAt: AT, file });
+    await deliver(find.id);
+    await deliver(find.id);
+    stop();
+    expect(versions.length).to.be.greaterThan(0);
+    expect(new Set(versions)).to.deep.equal(new Set([2]));
   });
 
   it("keeps what the server never heard, says how much waits, and sends it later", async () => {

@@ -19,6 +19,8 @@ export interface Delivery {
 type Listener = (delivery: Delivery) => void;
 const listeners = new Set<Listener>();
 const busy = new Map<string, Promise<void>>();
+/** Touches of a find that are still on their way to this device's own memory. */
+const keeping = new Map<string, number>();
 
 /** Listens to deliveries; returns how to stop. */
 export function onDelivery(listener: Listener): () => void {
@@ -38,11 +40,16 @@ export async function keepNewFind(find: Find): Promise<void> {
 
 /** Keeps an edit and the record after it on the device, both or neither, then sends it. */
 export async function keepEdit(find: Find, edit: Edit): Promise<void> {
-  await device.transaction("rw", device.finds, device.waiting, async () => {
-    const order = (await waitingFor(find.id)).length === 0 ? 0 : ((await waitingFor(find.id)).at(-1)?.order ?? 0) + 1;
-    await device.waiting.put({ id: edit.id, findId: find.id, order, edit });
-    await device.finds.update(find.id, { find });
-  });
+  keeping.set(find.id, (keeping.get(find.id) ?? 0) + 1);
+  try {
+    await device.transaction("rw", device.finds, device.waiting, async () => {
+      const last = (await waitingFor(find.id)).at(-1);
+      await device.waiting.put({ id: edit.id, findId: find.id, order: last === undefined ? 0 : last.order + 1, edit });
+      await device.finds.update(find.id, { find });
+    });
+  } finally {
+    keeping.set(find.id, (keeping.get(find.id) ?? 1) - 1);
+  }
   void deliver(find.id);
 }
 
@@ -73,8 +80,12 @@ async function deliverOnce(findId: string): Promise<void> {
 
 /** The record is with the server; its pictures follow it. */
 async function deliverRest(findId: string): Promise<void> {
-  const left = await deliverPictures(findId);
-  tell({ findId, waiting: left, state: left === 0 ? "saved" : "waiting" });
+  const pictures = await deliverPictures(findId);
+  // touched again meanwhile: that touch is delivered behind this one, and says saved itself
+  const edits = await device.waiting.where("findId").equals(findId).count();
+  const more = Math.max(edits, keeping.get(findId) ?? 0);
+  if (more > 0) return tell({ findId, waiting: more + pictures, state: "sending" });
+  tell({ findId, waiting: pictures, state: pictures === 0 ? "saved" : "waiting" });
 }
 
 async function settle(findId: string, reply: Reply, sent: readonly string[]): Promise<void> {

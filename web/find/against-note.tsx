@@ -1,11 +1,14 @@
 /** Says that only what separates the find from one danger is asked, and how to ask everything again. */
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
+import { useShallow } from "zustand/react/shallow";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
 
 export function AgainstNote() {
-  const { against, answer, checkAgainst } = useFind();
+  const { against, answer, checkAgainst } = useFind(
+    useShallow(({ against, answer, checkAgainst }) => ({ against, answer, checkAgainst })),
+  );
   if (against === undefined) return null;
   const mistakes = answer?.dangers.find((danger) => danger.sheet === against.sheet)?.mistakes;
   return (

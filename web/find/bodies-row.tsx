@@ -2,6 +2,7 @@
 import { type Body, type Find, figureOf } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
+import { memo, useMemo } from "react";
 import { TOUCH, tone } from "../theme/tokens.ts";
 import { FigurePaths } from "./drawing.tsx";
 
@@ -17,9 +18,21 @@ interface BodiesRowProps {
 const MOST_WIDTH = 330;
 const SPACE_BELOW = 10;
 
-export function BodiesRow({ find, chosen, onChoose, onAdd, height = 96, words = true }: BodiesRowProps) {
-  const drawn = find.bodies.map((body) => ({ body, figure: figureOf(find, body, 0) }));
-  drawn.sort((one, other) => sizeOf(one.body, one.figure.top) - sizeOf(other.body, other.figure.top));
+export const BodiesRow = memo(function BodiesRow({
+  find,
+  chosen,
+  onChoose,
+  onAdd,
+  height = 96,
+  words = true,
+}: BodiesRowProps) {
+  const drawn = useMemo(
+    () =>
+      find.bodies
+        .map((body) => ({ body, figure: figureOf(find, body, 0) }))
+        .sort((one, other) => sizeOf(one.body, one.figure.top) - sizeOf(other.body, other.figure.top)),
+    [find],
+  );
   const tallest = Math.max(...drawn.map(({ figure }) => figure.top));
   const deepest = Math.min(...drawn.map(({ figure }) => figure.bottom));
   const breadth = drawn.reduce((sum, { figure }) => sum + (figure.right - figure.left), 0);
@@ -92,6 +105,6 @@ export function BodiesRow({ find, chosen, onChoose, onAdd, height = 96, words = 
       </ButtonBase>
     </Box>
   );
-}
+});
 
 const sizeOf = (body: Body, top: number): number => body.measures?.capCm ?? top;

@@ -37,7 +37,7 @@ const sentence = (text: string): string => `${text.charAt(0).toUpperCase()}${tex
 
 export function CharacterBlock(props: CharacterBlockProps) {
   const { find, body, character, active, stakes, masks, onChange, onActivate } = props;
-  const { observer } = useFind();
+  const observer = useFind((state) => state.observer);
   const { states, of } = definitionOf(character);
   const chosen = chosenStates(find, body, character, observer);
   const entry = of === "site" ? undefined : entryOf(body, character, observer);

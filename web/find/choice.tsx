@@ -1,8 +1,8 @@
 /** One answer that can be touched: a drawing, a swatch or a word, with its key. */
-import { type CharacterId, stateWords, swatchOf } from "@jittery-cap/core";
+import { type CharacterId, type Figure, stateWords, swatchOf } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
-import type { ReactNode } from "react";
+import { memo, type ReactNode } from "react";
 import { PIGMENTS, TOUCH, tone } from "../theme/tokens.ts";
 import { Drawing } from "./drawing.tsx";
 
@@ -23,9 +23,18 @@ interface ChoiceProps {
 const SWATCH_HEIGHT = 66;
 const COLOURED = /colour|stain|spore-print|latex/;
 
+const drawn = new Map<string, Figure | undefined>();
+
+/** A state's drawing; made once, since it is always the same. */
+function swatch(character: CharacterId, state: string): Figure | undefined {
+  const key = `${character} ${state}`;
+  if (!drawn.has(key)) drawn.set(key, swatchOf(character, state));
+  return drawn.get(key);
+}
+
 /** Whether a character's states are best told by drawings, by colours or by words. */
 export function pictureFor(character: CharacterId, state: string): "drawing" | "swatch" | undefined {
-  if (swatchOf(character, state) !== undefined) return "drawing";
+  if (swatch(character, state) !== undefined) return "drawing";
   return COLOURED.test(character) && PIGMENTS[state] !== undefined ? "swatch" : undefined;
 }
 
@@ -51,6 +60,7 @@ export function Choice(props: ChoiceProps) {
         gap: { xs: 1.25, md: 0.5 },
         minHeight: TOUCH,
         px: 1,
+        pl: { md: digit !== undefined && isPlain ? 2.75 : 1 },
         py: isPlain ? 0.5 : 0.75,
         bgcolor: chosen ? tone.paper : quiet ? tone.boneDeep : tone.paper,
         border: "1px solid",
@@ -95,7 +105,7 @@ export function Choice(props: ChoiceProps) {
   );
 }
 
-function ChoicePicture({
+const ChoicePicture = memo(function ChoicePicture({
   kind,
   character,
   state,
@@ -118,7 +128,7 @@ function ChoicePicture({
         }}
       />
     );
-  const figure = swatchOf(character, state);
+  const figure = swatch(character, state);
   if (figure === undefined) return null;
   const scale = Math.min(SWATCH_HEIGHT / (figure.top - figure.bottom), 92 / (figure.right - figure.left));
   return (
@@ -134,4 +144,4 @@ function ChoicePicture({
       <Drawing figure={figure} scale={scale} />
     </Box>
   );
-}
+});

@@ -2,6 +2,7 @@
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import { Link, useNavigate } from "react-router";
+import { useShallow } from "zustand/react/shallow";
 import { Trail } from "../card/trail.tsx";
 import { useFind } from "../state/find-state.ts";
 import { tone } from "../theme/tokens.ts";
@@ -18,7 +19,9 @@ interface DeskFindProps extends ShownFind {
 
 export function DeskFind({ onHelp, ...shown }: DeskFindProps) {
   const { find, body, station, onChange, onBody, onAddBody } = shown;
-  const { undo, redo, done, undone } = useFind();
+  const { undo, redo, done, undone } = useFind(
+    useShallow(({ undo, redo, done, undone }) => ({ undo, redo, done, undone })),
+  );
   const navigate = useNavigate();
   return (
     <>

@@ -1,6 +1,6 @@
 /** Shapes from the core, as SVG: dashed where nobody looked, half-dashed where unsure, hatched where it proves nothing. */
 import type { Figure, Ink, Shape, Step } from "@jittery-cap/core";
-import { useId } from "react";
+import { memo, useId } from "react";
 import { DRAWING, PIGMENTS } from "../theme/tokens.ts";
 
 const PEN = 1.5;
@@ -37,7 +37,13 @@ interface DrawingProps {
 }
 
 /** The shapes of a figure as SVG paths, its origin (axis at ground level) at 0,0. */
-export function FigurePaths({ figure, scale }: { readonly figure: Figure; readonly scale: number }) {
+export const FigurePaths = memo(function FigurePaths({
+  figure,
+  scale,
+}: {
+  readonly figure: Figure;
+  readonly scale: number;
+}) {
   const hatch = useId();
   const pen = PEN * Math.min(1.15, Math.max(0.55, scale / 22));
   return (
@@ -74,10 +80,10 @@ export function FigurePaths({ figure, scale }: { readonly figure: Figure; readon
       ))}
     </>
   );
-}
+});
 
 /** A figure in a frame of its own. */
-export function Drawing({ figure, scale, label }: DrawingProps) {
+export const Drawing = memo(function Drawing({ figure, scale, label }: DrawingProps) {
   const width = (figure.right - figure.left) * scale;
   const height = (figure.top - figure.bottom) * scale;
   return (
@@ -92,4 +98,4 @@ export function Drawing({ figure, scale, label }: DrawingProps) {
       <FigurePaths figure={figure} scale={scale} />
     </svg>
   );
-}
+});

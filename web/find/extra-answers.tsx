@@ -17,7 +17,7 @@ interface ExtraAnswersProps {
 }
 
 export function ExtraAnswers({ body, character, onChange, onActivate }: ExtraAnswersProps) {
-  const { observer } = useFind();
+  const observer = useFind((state) => state.observer);
   const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
   const entry = entryOf(body, character, observer);
   const reason = entry?.unseen === CANNOT_TELL ? undefined : entry?.unseen;

@@ -2,9 +2,16 @@
 import type { Change, Find } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
+import { memo } from "react";
 import { tone } from "../theme/tokens.ts";
 
-export function FindTitle({ find, onChange }: { readonly find: Find; readonly onChange: (change: Change) => void }) {
+export const FindTitle = memo(function FindTitle({
+  find,
+  onChange,
+}: {
+  readonly find: Find;
+  readonly onChange: (change: Change) => void;
+}) {
   const day =
     find.foundAt === undefined
       ? undefined
@@ -45,4 +52,4 @@ export function FindTitle({ find, onChange }: { readonly find: Find; readonly on
       </Box>
     </Box>
   );
-}
+});

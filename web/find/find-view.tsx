@@ -1,7 +1,9 @@
 /** Find: the specimen, its stations, and the dark half that answers every touch. */
+import type { PlannedTest } from "@jittery-cap/core";
 import useMediaQuery from "@mui/material/useMediaQuery";
-import { useEffect } from "react";
+import { useCallback, useEffect } from "react";
 import { useParams } from "react-router";
+import { useShallow } from "zustand/react/shallow";
 import { DarkHalf } from "../card/dark-half.tsx";
 import { NextNote } from "../card/next-note.tsx";
 import { SplitCard } from "../card/split-card.tsx";
@@ -15,10 +17,26 @@ import { useKeys } from "./use-keys.ts";
 
 const WIDE = "(min-width:900px)";
 
+/** The dark half with its note: it changes when the answer does, and the light half need not be drawn again for that. */
+function StandingDangers({ onGo }: { onGo: (test: PlannedTest) => void }) {
+  const { answer, answerState, lastMove, checkAgainst } = useFind(
+    useShallow(({ answer, answerState, lastMove, checkAgainst }) => ({ answer, answerState, lastMove, checkAgainst })),
+  );
+  const pick = useCallback((sheet: string) => void checkAgainst(sheet), [checkAgainst]);
+  return (
+    <>
+      <DarkHalf answer={answer} state={answerState} lastMove={lastMove} onPick={pick} />
+      <NextNote tests={answerState === "failed" ? [] : (answer?.next.tests ?? [])} onGo={onGo} />
+    </>
+  );
+}
+
 export function FindView() {
   const { id = "" } = useParams();
   const wide = useMediaQuery(WIDE);
-  const { status, find, answer, answerState, lastMove, open, change, checkAgainst } = useFind();
+  const { status, find, answer, open, change } = useFind(
+    useShallow(({ status, find, answer, open, change }) => ({ status, find, answer, open, change })),
+  );
   const bench = useBench();
   const { body, station, order, onAction } = bench;
   useEffect(() => void open(id), [id, open]);
@@ -37,8 +55,8 @@ export function FindView() {
     onActivate: bench.setActive,
     onChange: change,
     onBody: bench.setBodyId,
-    onAddBody: () => bench.add(false),
-    onAddLike: () => bench.add(true),
+    onAddBody: bench.addBody,
+    onAddLike: bench.addLike,
     stopwatch: bench.stopwatch,
   };
   const unsettled =
@@ -56,17 +74,7 @@ export function FindView() {
             <PhoneFind {...shown} onMove={(by) => onAction({ kind: "move", by })} />
           )
         }
-        dark={
-          <>
-            <DarkHalf
-              answer={answer}
-              state={answerState}
-              lastMove={lastMove}
-              onPick={(sheet) => void checkAgainst(sheet)}
-            />
-            <NextNote tests={answerState === "failed" ? [] : (answer?.next.tests ?? [])} onGo={bench.goToTest} />
-          </>
-        }
+        dark={<StandingDangers onGo={bench.goToTest} />}
       />
       <KeyHelp open={bench.help} onClose={() => bench.setHelp(false)} />
     </>

@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
+import { useShallow } from "zustand/react/shallow";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
 import { Choice } from "./choice.tsx";
@@ -28,7 +29,7 @@ export function observerId(name: string, taken: readonly string[]): string {
 }
 
 export function ObserverSwitch({ find, onChange }: ObserverSwitchProps) {
-  const { observer, observe } = useFind();
+  const { observer, observe } = useFind(useShallow(({ observer, observe }) => ({ observer, observe })));
   const [name, setName] = useState("");
   const observers = find.observers ?? [];
   const setObservers = (next: readonly Observer[]) =>
@@ -98,7 +99,7 @@ export function ObserverSwitch({ find, onChange }: ObserverSwitchProps) {
             if (event.key === "Enter") add();
           }}
           onBlur={add}
-          placeholder="one more: a name"
+          placeholder="add a name"
           inputProps={{ "aria-label": "Name of one more observer", maxLength: 80 }}
           sx={{ minHeight: TOUCH, px: 1.25, bgcolor: tone.paper, border: `1px solid ${tone.boneLine}` }}
         />

@@ -12,7 +12,7 @@ interface OtherLooksProps {
 }
 
 export function OtherLooks({ find, body, character }: OtherLooksProps) {
-  const { observer } = useFind();
+  const observer = useFind((state) => state.observer);
   const others = othersOf(body, character, observer);
   if (others.length === 0) return null;
   const mine = entryOf(body, character, observer)?.states;

@@ -2,6 +2,7 @@
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import { Link } from "react-router";
+import { useShallow } from "zustand/react/shallow";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
 import { BodiesRow } from "./bodies-row.tsx";
@@ -22,7 +23,7 @@ const NAMED_AT: ReadonlySet<StationId> = new Set<StationId>(["ground", "bodies"]
 
 export function PhoneFind({ onMove, ...shown }: PhoneFindProps) {
   const { find, body, station, onBody, onAddBody } = shown;
-  const { undo, done } = useFind();
+  const { undo, done } = useFind(useShallow(({ undo, done }) => ({ undo, done })));
   return (
     <>
       <StationTabs findId={find.id} station={station.id} />

@@ -1,7 +1,7 @@
 /** Pictures of one part, as a memory: they confirm nothing, and the screen says so. */
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { uuidv7 } from "uuidv7";
 import type { PicturePart } from "../device/device.ts";
 import { deliver } from "../device/outbox.ts";
@@ -26,7 +26,7 @@ const PART_OF: Partial<Record<StationId, PicturePart>> = {
 };
 const HEIGHT = 92;
 
-export function PictureStrip({ findId, body, station }: PictureStripProps) {
+export const PictureStrip = memo(function PictureStrip({ findId, body, station }: PictureStripProps) {
   const part = PART_OF[station];
   const input = useRef<HTMLInputElement>(null);
   const [pictures, setPictures] = useState<readonly ShownPicture[]>([]);
@@ -111,7 +111,7 @@ export function PictureStrip({ findId, body, station }: PictureStripProps) {
       </Box>
     </Box>
   );
-}
+});
 
 function Thumbnail({ picture, onAway }: { picture: ShownPicture; onAway: () => void }) {
   const [url, setUrl] = useState(typeof picture.source === "string" ? picture.source : undefined);

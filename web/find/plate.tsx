@@ -1,6 +1,7 @@
 /** The plate: the specimen in its ground with leader lines, which are the way round the stations. */
 import { type Body, type Find, figureOf, figureText, type Part } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
+import { memo } from "react";
 import { useNavigate } from "react-router";
 import { tone } from "../theme/tokens.ts";
 import { FigurePaths } from "./drawing.tsx";
@@ -35,7 +36,7 @@ const LABEL_WIDTH = 58;
 /** The cap may be this wide, px of the plate, so that the labels beside it stay free. */
 const SPECIMEN_WIDTH = 232;
 
-export function Plate({ find, body, station }: PlateProps) {
+export const Plate = memo(function Plate({ find, body, station }: PlateProps) {
   const navigate = useNavigate();
   const bare = figureOf(find, body, 0);
   const tall = HEIGHT - MARGIN.top - MARGIN.bottom;
@@ -118,4 +119,4 @@ export function Plate({ find, body, station }: PlateProps) {
       })}
     </Box>
   );
-}
+});

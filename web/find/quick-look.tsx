@@ -7,6 +7,7 @@ import {
   quickLookCount,
   sameAsModel,
   stateWords,
+  TOUCHES,
   type Touch,
   type TouchState,
   touchesOf,
@@ -34,12 +35,16 @@ const TOUCH_WORDS: Readonly<Record<Touch, { readonly name: string; readonly stat
 
 export function QuickLook({ find, body, onChange, onAddBody, onAddLike }: QuickLookProps) {
   const { done, all } = quickLookCount(find);
-  // the model is the body that shows most; among equals the first
-  const model = find.bodies
-    .filter((one) => one.id !== body.id)
-    .map((one) => ({ one, shows: touchesOf(find, one, undefined).filter((touch) => touch.done).length }))
-    .sort((a, b) => b.shows - a.shows)[0]?.one;
-  const touches = touchesOf(find, body, model);
+  const others = find.bodies.filter((one) => one.id !== body.id);
+  // for each touch a body that shows it is the model; where none does, the first other one is named
+  const touches = TOUCHES.map((touch) => {
+    const models = others.flatMap((model) =>
+      touchesOf(find, body, model)
+        .filter((state) => state.touch === touch)
+        .map((state) => ({ state, model })),
+    );
+    return models.find(({ state }) => state.model.length > 0) ?? models[0];
+  }).filter((touch) => touch !== undefined);
   return (
     <Box component="section" aria-labelledby="quick-look" data-testid="quick-look" sx={{ pb: 2.75 }}>
       <Typography id="quick-look" variant="h3" component="h3">
@@ -48,9 +53,9 @@ export function QuickLook({ find, body, onChange, onAddBody, onAddLike }: QuickL
       <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem", pb: 1 }}>
         {done} of {all} {all === 1 ? "body" : "bodies"} with a quick look. Every one that goes along needs its own.
       </Box>
-      {model !== undefined && (
+      {others.length > 0 && (
         <Box sx={{ display: "grid", gap: 1, gridTemplateColumns: { xs: "1fr 1fr", md: "repeat(4, 1fr)" }, pb: 1 }}>
-          {touches.map((touch) => (
+          {touches.map(({ state: touch, model }) => (
             <TouchTile
               key={touch.touch}
               touch={touch}
@@ -64,7 +69,7 @@ export function QuickLook({ find, body, onChange, onAddBody, onAddLike }: QuickL
         </Box>
       )}
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
-        <Plain onClick={onAddBody}>Add a body</Plain>
+        <Plain onClick={onAddBody}>One more body</Plain>
         <Plain onClick={onAddLike}>{`Add one that looks like ${body.id}`}</Plain>
       </Box>
     </Box>

@@ -1,12 +1,12 @@
 /** Whether the server has what is on the screen; what it does not have is said plainly. */
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
 import { ConflictDialog } from "./conflict-dialog.tsx";
 
-export function SavedLine() {
+export const SavedLine = memo(function SavedLine() {
   const { delivery, savedAt, refusal } = useFind();
   const [looking, setLooking] = useState(false);
   if (refusal !== undefined)
@@ -45,7 +45,7 @@ export function SavedLine() {
       </Box>
     );
   return <Box role="status">…</Box>;
-}
+});
 
 function Ask({ onClick, children }: { onClick: () => void; children: string }) {
   return (

@@ -59,7 +59,7 @@ const countWords = (count: number): string =>
 
 export function StationPanel({ single, ...shown }: StationPanelProps) {
   const { station, find, body, answer, active, order, alsoOpen, onAlso, onActivate, onChange } = shown;
-  const { observer } = useFind();
+  const observer = useFind((state) => state.observer);
   const stakes = stakesOf(station, answer);
   const asked = alsoOpen ? [...order.first, ...order.also] : order.first;
   const drawn = single ? asked.filter((question) => itemOf(question) === active) : asked;

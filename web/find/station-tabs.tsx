@@ -1,11 +1,17 @@
 /** The nine stations as a row of tabs, for the phone and under the plate. */
 import Box from "@mui/material/Box";
-import { useEffect, useRef } from "react";
+import { memo, useEffect, useRef } from "react";
 import { Link } from "react-router";
 import { TOUCH, tone } from "../theme/tokens.ts";
 import { STATIONS, type StationId } from "./stations.ts";
 
-export function StationTabs({ findId, station }: { readonly findId: string; readonly station: StationId }) {
+export const StationTabs = memo(function StationTabs({
+  findId,
+  station,
+}: {
+  readonly findId: string;
+  readonly station: StationId;
+}) {
   const row = useRef<HTMLElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the tab in view follows the station
   useEffect(() => {
@@ -53,4 +59,4 @@ export function StationTabs({ findId, station }: { readonly findId: string; read
       ))}
     </Box>
   );
-}
+});

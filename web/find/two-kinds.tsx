@@ -8,7 +8,7 @@ import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
 
 export function TwoKinds({ find }: { readonly find: Find }) {
-  const { split } = useFind();
+  const split = useFind((state) => state.split);
   const [apart, setApart] = useState<{ readonly id: string; readonly bodies: string }>();
   const found = disagreements(find);
   const smallest = found

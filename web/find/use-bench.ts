@@ -8,10 +8,12 @@ import {
   nextBodyId,
   type PlannedTest,
   sameAsModel,
+  TOUCHES,
   touchesOf,
 } from "@jittery-cap/core";
 import { useCallback, useState } from "react";
 import { useNavigate, useParams } from "react-router";
+import { useShallow } from "zustand/react/shallow";
 import { useFind } from "../state/find-state.ts";
 import { CANNOT_TELL, chooseState, couldNot, REASONS, turnSureness } from "./observing.ts";
 import { itemOf, type Question, STATIONS, stationOf, stationOfCharacter, TEST_LOOKS_AT } from "./stations.ts";
@@ -32,7 +34,18 @@ function clickNth(item: string, index: number): void {
 export function useBench() {
   const { id = "", station: word } = useParams();
   const navigate = useNavigate();
-  const { find, answer, against, observer, change, undo, redo, checkAgainst } = useFind();
+  const { find, answer, against, observer, change, undo, redo, checkAgainst } = useFind(
+    useShallow(({ find, answer, against, observer, change, undo, redo, checkAgainst }) => ({
+      find,
+      answer,
+      against,
+      observer,
+      change,
+      undo,
+      redo,
+      checkAgainst,
+    })),
+  );
   const station = stationOf(word);
   const [bodyId, setBodyId] = useState("A");
   const [active, setActive] = useState<string>();
@@ -69,6 +82,9 @@ export function useBench() {
     [find, body, change, navigate],
   );
 
+  const addBody = useCallback(() => add(false), [add]);
+  const addLike = useCallback(() => add(true), [add]);
+
   const goToTest = (test: PlannedTest) => {
     if (test.body !== undefined) setBodyId(test.body);
     if (test.test === "tell-the-age") return goTo("age", "bodies");
@@ -78,11 +94,14 @@ export function useBench() {
     if (looksAt !== undefined) goTo(looksAt, stationOfCharacter(looksAt)?.id);
   };
 
-  /** Records the next open touch of the quick look as it is on the first body that shows it. */
+  /** Records the next open touch of the quick look as it is on a body that shows it. */
   const sameForNextTouch = () => {
     if (find === undefined || body === undefined) return;
-    const model = find.bodies.find((one) => one.id !== body.id && touchesOf(find, one, undefined).every((t) => t.done));
-    const open = touchesOf(find, body, model).find((touch) => !touch.done && touch.model.length > 0);
+    const open = find.bodies
+      .filter((model) => model.id !== body.id)
+      .flatMap((model) => touchesOf(find, body, model))
+      .filter((touch) => !touch.done && touch.model.length > 0)
+      .sort((one, other) => TOUCHES.indexOf(one.touch) - TOUCHES.indexOf(other.touch))[0];
     if (open !== undefined) for (const one of sameAsModel(body, open)) change(one);
   };
 
@@ -167,7 +186,8 @@ export function useBench() {
     setBodyId,
     setActive,
     setAlsoOpen,
-    add,
+    addBody,
+    addLike,
     goToTest,
     onAction,
   };

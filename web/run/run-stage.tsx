@@ -1,9 +1,10 @@
-/** One step at a time, as large as the screen; the whole screen is the one button. */
+/** One step at a time, as large as the screen; a touch anywhere goes on. */
 import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { hush, keepAwake, speak } from "../device/sound.ts";
 import { clockText, nextMark, useStopwatch } from "../find/stopwatch.ts";
-import { tone } from "../theme/tokens.ts";
+import { TOUCH, tone } from "../theme/tokens.ts";
 import type { RunStep } from "./run-steps.ts";
 
 interface RunStageProps {
@@ -56,8 +57,7 @@ export function RunStage({ steps, onEnd }: RunStageProps) {
   const next = nextMark(seconds);
   return (
     <Box
-      component="button"
-      type="button"
+      role="presentation"
       // pointer, not click: a wet thumb may slide
       onPointerUp={goOn}
       data-testid="run-stage"
@@ -65,20 +65,26 @@ export function RunStage({ steps, onEnd }: RunStageProps) {
       sx={{
         display: "flex",
         flexDirection: "column",
-        width: "100%",
         height: "100dvh",
         p: { xs: 3, md: 6 },
-        border: 0,
-        font: "inherit",
-        textAlign: "left",
+        userSelect: "none",
         bgcolor: tone.moss,
         color: tone.onDark,
         cursor: "pointer",
       }}
     >
-      <Box sx={{ color: tone.onDarkSoft, fontSize: "1.25rem" }}>
-        Step {place + 1} of {steps.length}
-        {step?.body === undefined ? "" : ` · body ${step.body}`}
+      <Box sx={{ display: "flex", justifyContent: "space-between", color: tone.onDarkSoft, fontSize: "1.25rem" }}>
+        <span>
+          Step {place + 1} of {steps.length}
+          {step?.body === undefined ? "" : ` · body ${step.body}`}
+        </span>
+        <ButtonBase
+          onPointerUp={(event) => event.stopPropagation()}
+          onClick={() => onEnd(took.current)}
+          sx={{ minHeight: TOUCH, px: 2, border: `1px solid ${tone.onDarkSoft}`, color: tone.onDark }}
+        >
+          End here
+        </ButtonBase>
       </Box>
       <Box
         component="h1"
@@ -106,7 +112,7 @@ export function RunStage({ steps, onEnd }: RunStageProps) {
         </Box>
       )}
       <Box sx={{ color: tone.onDarkSoft, fontSize: "1.25rem" }}>
-        Any touch or key goes on{steps[place + 1] === undefined ? " to the answers" : ""}. Escape ends it.
+        Any touch or key goes on{steps[place + 1] === undefined ? " to the answers" : ""}.
       </Box>
     </Box>
   );

@@ -52,6 +52,9 @@ interface FindState {
 
 const NO_STEPS: Pick<DeviceSteps, "done" | "undone"> = { done: [], undone: [] };
 
+/** A soft character tells two kinds apart if one look at it settles the matter at least so often; ours. */
+const TELLING = 0.5;
+
 export const useFind = create<FindState>()((set, get) => {
   /** Only the answer to the latest record is shown; an overtaken one is dropped. */
   const judgeNow = (find: Find) => {
@@ -151,7 +154,9 @@ export const useFind = create<FindState>()((set, get) => {
       const moved = Object.entries(answer.atStake).flatMap(([character, by]) =>
         by.includes(danger.sheet) ? [character] : [],
       );
-      const characters = new Set<string>(compared?.differences.map((one) => one.character) ?? moved);
+      const characters = new Set<string>(
+        compared?.differences.filter((one) => one.hard || one.power >= TELLING).map((one) => one.character) ?? moved,
+      );
       // nothing that separates the two: then nothing is left out
       set({
         against:

@@ -34,6 +34,7 @@ export const theme = createTheme({
         root: {
           fontFamily: FONT.text,
           fontVariantNumeric: "tabular-nums",
+          fontSize: "1rem",
           "&:focus-visible": { outline: `3px solid ${tone.ochre}`, outlineOffset: 2 },
         },
       },
@@ -52,6 +53,7 @@ export const theme = createTheme({
           height: "100%",
           backgroundColor: tone.bone,
           fontVariantNumeric: "tabular-nums",
+          fontSize: "1rem",
           WebkitTapHighlightColor: "transparent",
         },
         "#root": { height: "100%" },

@@ -1,5 +1,5 @@
 /** Judges in a thread of its own, from the same core and sheets as the server: no network is needed for an answer. */
-
+import "../no-code-from-text.ts";
 import { sheets } from "virtual:sheets";
 import {
   type Answer,
