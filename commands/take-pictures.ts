@@ -43,6 +43,9 @@ const PICTURES: readonly Picture[] = [
     prepare: touchOnPhone,
   },
   { name: "find-phone-under", size: PHONE, find: "chanterelles", path: (id) => `/find/${id}/under` },
+  { name: "find-ground", size: DESK, find: "orange cluster", path: (id) => `/find/${id}/ground` },
+  { name: "find-bodies-phone", size: PHONE, find: "cluster on", path: (id) => `/find/${id}/bodies` },
+  { name: "run-phone", size: PHONE, find: "pale one", path: (id) => `/find/${id}/run`, prepare: runToTheClock },
   { name: "decide-hold", size: DESK, find: "orange cluster", path: (id) => `/decide/${id}` },
   { name: "decide-basket", size: DESK, find: "white ones in an arc", path: (id) => `/decide/${id}` },
   { name: "decide-phone", size: PHONE, find: "cluster on", path: (id) => `/decide/${id}` },
@@ -52,6 +55,17 @@ const PICTURES: readonly Picture[] = [
   { name: "compare-desk", size: DESK, path: () => "/compare/kuehneromyces-mutabilis/galerina-marginata" },
   { name: "compare-phone", size: PHONE, path: () => "/compare/agaricus-campestris/amanita-virosa" },
 ];
+
+/** The hands-free run at its first step with a clock, or at its last. */
+async function runToTheClock(page: Page): Promise<void> {
+  await page.getByRole("button", { name: /^Begin/ }).click();
+  await page.getByTestId("run-stage").waitFor();
+  for (let step = 0; step < 3 && (await page.getByRole("timer").count()) === 0; step++) {
+    await page.waitForTimeout(400);
+    await page.keyboard.press("Space");
+  }
+  await page.waitForTimeout(1200);
+}
 
 async function lookAtBody(page: Page, body: string): Promise<void> {
   await page.getByRole("button", { name: new RegExp(`^Body ${body},`) }).click();
@@ -68,7 +82,7 @@ async function searchMisspelt(page: Page): Promise<void> {
 async function touchOnPhone(page: Page): Promise<void> {
   await lookAtBody(page, "B");
   await page.locator('[data-told="lifted"] [data-state="whole"]').click();
-  await page.locator('[data-character="base"] [data-state="plain"]').scrollIntoViewIfNeeded();
+  await page.locator('[data-chip="base"]').click();
   await page.waitForTimeout(300);
 }
 

@@ -70,6 +70,7 @@ export function Choice(props: ChoiceProps) {
         outlineOffset: -1,
         fontSize: "1rem",
         lineHeight: 1.15,
+        textAlign: { xs: isPlain ? "center" : "left", md: "center" },
         fontWeight: chosen ? 750 : 450,
         color: tone.ink,
         "&:hover": { borderColor: tone.ink },
