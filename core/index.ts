@@ -16,6 +16,7 @@ export * from "./find/taxa.ts";
 export * from "./find/vocabulary.ts";
 export * from "./find/weather-from-hours.ts";
 export * from "./find/words.ts";
+export { printCalendar } from "./formats/ics.ts";
 export { AGES_MUST } from "./judge/candidates.ts";
 export { carefulUnion } from "./judge/careful-union.ts";
 export { DEFAULT_RULES, type RulesInForce, rulesOf } from "./judge/condition.ts";
@@ -38,6 +39,24 @@ export * from "./knowledge/sheet.ts";
 export { EVERYTHING_ALLOWED, type LintFinding, lintKnowledge, separabilities } from "./lint/lint.ts";
 export type { Separability } from "./lint/separability.ts";
 export { KEPT, type Kept, typicalFind } from "./lint/typical.ts";
+export { findCard } from "./measure/find-card.ts";
+export { type LaidPrint, laidPrints, NO_PRINT_NEXT, PRINT_WINDOW_HOURS, type PrintStage } from "./measure/prints.ts";
+export { isInside, type Raster, type Spot } from "./measure/raster.ts";
+export { MarkError, type Marks, type Reading, type Refusal, readColour } from "./measure/read-colour.ts";
+export { READABLE, type Readable } from "./measure/reference-colours.ts";
+export { type BatchLine, batchLines, chanceOfNone, looksNeeded, looksNeededOfMany } from "./measure/sampling.ts";
+export { cmOf, inchesOf, type Length, lengthBy, type Span } from "./measure/size.ts";
+export { readSpores, type SporeStatistics, sporeStatistics } from "./measure/spores.ts";
+export { readStain, SPEED_ENDS, type StainMoment, type StainReading } from "./measure/stain-series.ts";
+export {
+  DEPOSITS,
+  depositLab,
+  drawSetting,
+  type Setting,
+  type SyntheticPicture,
+  showingSide,
+  syntheticPicture,
+} from "./measure/synthetic-picture.ts";
 export { compareSheets, type Difference } from "./next/compare.ts";
 export { type Cover, type CoverProblem, cheapestCover, type Demand } from "./next/cover.ts";
 export { testWords } from "./next/field-tests.ts";

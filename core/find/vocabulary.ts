@@ -447,6 +447,7 @@ export type Wear = (typeof WEARS)[number];
 export const FIRMNESSES = ["firm", "soft", "mushy"] as const;
 export const LARVAE = ["none", "few", "riddled"] as const;
 export const STAIN_SPEEDS = CHARACTERS["stain-speed"].states;
+export type StainSpeed = (typeof STAIN_SPEEDS)[number];
 export const METHODS = ["eye", "scratch", "heat", "picture", "microscope", "hand-lens"] as const;
 export const PRINT_PAPERS = ["split-black-white", "newsprint", "white-only", "black-only", "glass", "foil"] as const;
 export type PrintPaper = (typeof PRINT_PAPERS)[number];
