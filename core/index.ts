@@ -39,6 +39,7 @@ export * from "./knowledge/sheet.ts";
 export { EVERYTHING_ALLOWED, type LintFinding, lintKnowledge, separabilities } from "./lint/lint.ts";
 export type { Separability } from "./lint/separability.ts";
 export { KEPT, type Kept, typicalFind } from "./lint/typical.ts";
+export { channelOf, linearOfLab } from "./measure/colour.ts";
 export { findCard } from "./measure/find-card.ts";
 export { type LaidPrint, laidPrints, NO_PRINT_NEXT, PRINT_WINDOW_HOURS, type PrintStage } from "./measure/prints.ts";
 export { isInside, type Raster, type Spot } from "./measure/raster.ts";
@@ -47,6 +48,7 @@ export { READABLE, type Readable } from "./measure/reference-colours.ts";
 export { type BatchLine, batchLines, chanceOfNone, looksNeeded, looksNeededOfMany } from "./measure/sampling.ts";
 export { cmOf, inchesOf, type Length, lengthBy, type Span } from "./measure/size.ts";
 export { readSpores, type SporeStatistics, sporeStatistics } from "./measure/spores.ts";
+export { RUN_STEPS, type RunStepId, type RunStepView, type StainRun, stainRun } from "./measure/stain-run.ts";
 export { readStain, SPEED_ENDS, type StainMoment, type StainReading } from "./measure/stain-series.ts";
 export {
   DEPOSITS,
@@ -57,6 +59,7 @@ export {
   showingSide,
   syntheticPicture,
 } from "./measure/synthetic-picture.ts";
+export { type Halves, printEntry } from "./measure/two-halves.ts";
 export { compareSheets, type Difference } from "./next/compare.ts";
 export { type Cover, type CoverProblem, cheapestCover, type Demand } from "./next/cover.ts";
 export { testWords } from "./next/field-tests.ts";

@@ -6,6 +6,7 @@ import { keepSending } from "./device/outbox.ts";
 import { FindView } from "./find/find-view.tsx";
 import { LogView } from "./log/log-view.tsx";
 import { NewVersion } from "./new-version.tsx";
+import { PrintReminder } from "./tests/print-reminder.tsx";
 
 // read at the table rather than in the wood: fetched when they are first opened
 const ShelfView = lazy(() => import("./sheets/shelf-view.tsx").then((module) => ({ default: module.ShelfView })));
@@ -15,12 +16,17 @@ const HistoryView = lazy(() =>
   import("./history/history-view.tsx").then((module) => ({ default: module.HistoryView })),
 );
 const RunView = lazy(() => import("./run/run-view.tsx").then((module) => ({ default: module.RunView })));
+const TestsView = lazy(() => import("./tests/tests-view.tsx").then((module) => ({ default: module.TestsView })));
+const AllPrintsView = lazy(() =>
+  import("./tests/all-prints-view.tsx").then((module) => ({ default: module.AllPrintsView })),
+);
 
 export function App() {
   useEffect(() => keepSending(), []);
   return (
     <Suspense fallback={null}>
       <NewVersion />
+      <PrintReminder />
       <Routes>
         <Route path="/" element={<Navigate to="/log" replace />} />
         <Route path="/log" element={<LogView />} />
@@ -28,6 +34,9 @@ export function App() {
         <Route path="/find/:id/history" element={<HistoryView />} />
         <Route path="/find/:id/run" element={<RunView />} />
         <Route path="/find/:id/:station" element={<FindView />} />
+        <Route path="/tests" element={<AllPrintsView />} />
+        <Route path="/tests/:id" element={<TestsView />} />
+        <Route path="/tests/:id/:test" element={<TestsView />} />
         <Route path="/decide/:id" element={<DecideView />} />
         <Route path="/sheets" element={<ShelfView />} />
         <Route path="/sheet/:id" element={<SheetView />} />

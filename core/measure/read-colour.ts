@@ -61,12 +61,22 @@ const STANDS_OUT = { white: 20, black: 18 } as const;
 /** What lies on white is no pale thing seen through a thin layer below this lightness; on black, above the other. */
 const THICK_BY_LIGHTNESS = { white: 60, black: 66 } as const;
 /** Grain beyond the card's own noise: the half shows through a thin deposit. Channel units. */
-const GRAIN = 7;
+const GRAIN = 6;
 /** Within this a colour is surely that of a reference; beyond the other it is none of them. CIEDE2000. */
 const NEAR = 8;
 const FAR = 13;
 /** The next state is at least so much farther, CIEDE2000; less cannot be told apart. */
 const MARGIN = 3;
+
+/** A thin layer of the second over paper looks like the first: these two have to be farther apart. CIEDE2000. */
+const PALER: Readonly<Record<string, { readonly than: string; readonly margin: number }>> = {
+  "clay-brown": { than: "rust-brown", margin: 6.5 },
+};
+
+function marginAsked(first: string, second: string): number {
+  const paler = PALER[first];
+  return paler?.than === second ? paler.margin : MARGIN;
+}
 
 const REFUSAL_WORDS: Readonly<Record<Refusal, string>> = {
   "too-thin":
@@ -229,7 +239,7 @@ function compared(lab: Lab, character: Readable, thick: boolean): Reading {
   const [first, second] = distances;
   if (first === undefined || second === undefined) throw new Error(`${character} has no reference colours`);
   const margin = second.far - first.far;
-  const isClose = margin < MARGIN || first.far > FAR;
+  const isClose = margin < marginAsked(first.state, second.state) || first.far > FAR;
   const states = isClose ? [first.state, second.state] : [first.state];
   // that flesh does not stain is seen by watching it, not in one picture
   const isNoStain = character.startsWith("stain-") && states.includes("none");

@@ -3,7 +3,7 @@ import Box from "@mui/material/Box";
 import { Link } from "react-router";
 import { TOUCH, tone } from "../theme/tokens.ts";
 
-export type View = "find" | "decide" | "log" | "sheets";
+export type View = "find" | "tests" | "decide" | "log" | "sheets";
 
 interface TrailProps {
   readonly view: View;
@@ -14,6 +14,7 @@ interface TrailProps {
 export function Trail({ view, findId, dark = false }: TrailProps) {
   const stops: readonly { view: View; name: string; to: string | undefined }[] = [
     { view: "find", name: "Find", to: findId === undefined ? undefined : `/find/${findId}` },
+    { view: "tests", name: "Tests", to: findId === undefined ? "/tests" : `/tests/${findId}` },
     { view: "decide", name: "Decide", to: findId === undefined ? undefined : `/decide/${findId}` },
     { view: "log", name: "Log", to: "/log" },
   ];

@@ -10,7 +10,8 @@ interface BodiesRowProps {
   readonly find: Find;
   readonly chosen: string;
   readonly onChoose: (body: string) => void;
-  readonly onAdd: () => void;
+  /** Left out where no body can be added. */
+  readonly onAdd?: () => void;
   readonly height?: number;
   readonly words?: boolean;
 }
@@ -89,20 +90,22 @@ export const BodiesRow = memo(function BodiesRow({
           </ButtonBase>
         );
       })}
-      <ButtonBase
-        aria-label="Add a body"
-        onClick={onAdd}
-        sx={{
-          minWidth: TOUCH,
-          minHeight: TOUCH,
-          fontSize: "1.75rem",
-          color: tone.inkSoft,
-          alignSelf: "center",
-          "&:hover": { color: tone.ink },
-        }}
-      >
-        +
-      </ButtonBase>
+      {onAdd !== undefined && (
+        <ButtonBase
+          aria-label="Add a body"
+          onClick={onAdd}
+          sx={{
+            minWidth: TOUCH,
+            minHeight: TOUCH,
+            fontSize: "1.75rem",
+            color: tone.inkSoft,
+            alignSelf: "center",
+            "&:hover": { color: tone.ink },
+          }}
+        >
+          +
+        </ButtonBase>
+      )}
     </Box>
   );
 });

@@ -11,11 +11,17 @@ import {
   type Figure,
   type Find,
   figureOf,
+  findCard,
   type IfWrong,
   ifWrong,
   type Knowledge,
+  type Marks,
   type NameMatch,
   nameSearch,
+  type Raster,
+  type Readable,
+  type Reading,
+  readColour,
   type Sheet,
   typicalFind,
 } from "@jittery-cap/core";
@@ -54,6 +60,12 @@ export interface Comparison {
   readonly differences: readonly Difference[];
 }
 
+/** The sizes of one sheet's spores. */
+export interface SporeBox extends SheetLine {
+  readonly length: readonly [least: number, most: number];
+  readonly width: readonly [least: number, most: number];
+}
+
 const lineOf = ({ id, names, tier }: Sheet): SheetLine => ({
   id,
   common: names.common,
@@ -75,6 +87,27 @@ const judge = {
   /** What would follow if one thing seen were wrong. */
   ifWrong(find: Find): readonly IfWrong[] {
     return ifWrong(find, knowledge());
+  },
+
+  /** Where the halves and the deposit seem to lie in a picture. */
+  findCard(raster: Raster): Marks | undefined {
+    return findCard(raster);
+  },
+
+  /** A deposit read from a picture; the picture's numbers stay on this device. */
+  readColour(raster: Raster, marks: Marks, character: Readable): Reading {
+    return readColour(raster, marks, character);
+  },
+
+  /** Sizes of spores as the sheets of what this may be and of the nearest dangers tell them, µm. */
+  sporeBoxes(ids: readonly string[]): readonly SporeBox[] {
+    return ids.flatMap((id) => {
+      const sheet = knowledge().byId.get(id);
+      const [length, width] = [sheet?.sizes?.sporeLengthUm, sheet?.sizes?.sporeWidthUm];
+      return sheet === undefined || length === undefined || width === undefined
+        ? []
+        : [{ ...lineOf(sheet), length, width }];
+    });
   },
 
   /** Two devices' records of a find as one, where that permits no more than either. */

@@ -1,0 +1,125 @@
+/** Colour from a picture beside the split card: black, white and the deposit are marked, then it is read in the worker. */
+import {
+  CHARACTER_WORDS,
+  type Marks,
+  type Raster,
+  READABLE,
+  type Readable,
+  type Reading,
+  type Spot,
+} from "@jittery-cap/core";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { useEffect, useState } from "react";
+import { Choice } from "../find/choice.tsx";
+import { tone } from "../theme/tokens.ts";
+import { askShelf } from "../worker/judge.ts";
+import { MarkedPicture } from "./marked-picture.tsx";
+import { PictureSource } from "./picture-source.tsx";
+import { ReadingShown } from "./reading-shown.tsx";
+import type { ShownTest } from "./shown-test.ts";
+
+const ASKED = ["black", "white", "deposit"] as const;
+type Asked = (typeof ASKED)[number];
+const ASKED_WORDS: Readonly<Record<Asked, string>> = {
+  black: "Touch a bare spot of the black half.",
+  white: "Touch a bare spot of the white half.",
+  deposit: "Touch the middle of the deposit.",
+};
+/** Radius of the disc that a touch marks, as a share of the picture's shorter side. */
+const DISC_SHARE = 0.1;
+
+export function ColourPanel({ body, onChange }: ShownTest) {
+  const [character, setCharacter] = useState<Readable>("spore-print");
+  const [raster, setRaster] = useState<Raster>();
+  const [marks, setMarks] = useState<Partial<Marks>>({});
+  const [asked, setAsked] = useState<Asked>("black");
+  const [reading, setReading] = useState<Reading | "failed">();
+
+  const begin = async (picture: Raster) => {
+    setRaster(picture);
+    setReading(undefined);
+    const found = await askShelf((remote) => remote.findCard(picture)).catch(() => undefined);
+    setMarks(found ?? {});
+    setAsked(found === undefined ? "black" : "deposit");
+  };
+  const mark = (at: Spot) => {
+    if (raster === undefined) return;
+    const next = {
+      ...marks,
+      [asked]: at,
+      ...(asked === "deposit" ? { radius: marks.radius ?? Math.min(raster.width, raster.height) * DISC_SHARE } : {}),
+    };
+    setMarks(next);
+    setAsked(ASKED.find((one) => next[one] === undefined) ?? "deposit");
+  };
+
+  useEffect(() => {
+    const { black, white, deposit, radius } = marks;
+    if (
+      raster === undefined ||
+      black === undefined ||
+      white === undefined ||
+      deposit === undefined ||
+      radius === undefined
+    )
+      return setReading(undefined);
+    let overtaken = false;
+    askShelf((remote) => remote.readColour(raster, { black, white, deposit, radius }, character)).then(
+      (read) => overtaken || setReading(read),
+      () => overtaken || setReading("failed"),
+    );
+    return () => {
+      overtaken = true;
+    };
+  }, [raster, marks, character]);
+
+  const shown = ASKED.flatMap((name) => {
+    const at = marks[name];
+    return at === undefined
+      ? []
+      : [{ name, at, ...(name === "deposit" && marks.radius !== undefined ? { radius: marks.radius } : {}) }];
+  });
+  return (
+    <>
+      <Typography variant="h2" component="h1">
+        Colour of {body.id} from a picture
+      </Typography>
+      <Typography sx={{ color: tone.inkSoft, pb: 1.5 }}>
+        Lay the print or the cut beside the split card and take both in one picture. The card puts the light right.
+      </Typography>
+      <Box role="group" aria-label="What is read" sx={{ display: "flex", gap: 1, flexWrap: "wrap", pb: 1.5 }}>
+        {READABLE.map((one) => (
+          <Choice
+            key={one}
+            quiet
+            label={CHARACTER_WORDS[one].plain}
+            state={one}
+            chosen={character === one}
+            onChoose={() => setCharacter(one)}
+          />
+        ))}
+      </Box>
+      <PictureSource onPicture={(picture) => void begin(picture)} simulated={character === "spore-print"} />
+      {raster !== undefined && (
+        <>
+          <Box
+            sx={{ display: "flex", gap: 1, flexWrap: "wrap", pb: 1 }}
+            role="group"
+            aria-label="What the next touch marks"
+          >
+            {ASKED.map((one) => (
+              <Choice key={one} quiet label={one} state={one} chosen={asked === one} onChoose={() => setAsked(one)} />
+            ))}
+            <Box sx={{ alignSelf: "center", color: tone.inkSoft }}>{ASKED_WORDS[asked]}</Box>
+          </Box>
+          <MarkedPicture raster={raster} marks={shown} label="The picture; touch it to mark a place" onMark={mark} />
+        </>
+      )}
+      {reading === "failed" && <Box role="alert">The picture could not be read. It counts for nothing.</Box>}
+      {reading !== undefined && reading !== "failed" && (
+        <ReadingShown reading={reading} body={body} character={character} onChange={onChange} />
+      )}
+    </>
+  );
+}
