@@ -42,10 +42,31 @@ const PICTURES: readonly Picture[] = [
     path: (id) => `/find/${id}/foot`,
     prepare: touchOnPhone,
   },
-  { name: "find-phone-under", size: PHONE, find: "chanterelles", path: (id) => `/find/${id}/under` },
   { name: "find-ground", size: DESK, find: "orange cluster", path: (id) => `/find/${id}/ground` },
   { name: "find-bodies-phone", size: PHONE, find: "cluster on", path: (id) => `/find/${id}/bodies` },
   { name: "run-phone", size: PHONE, find: "pale one", path: (id) => `/find/${id}/run`, prepare: runToTheClock },
+  {
+    name: "tests-prints",
+    size: DESK,
+    find: "orange cluster",
+    path: (id) => `/tests/${id}/prints`,
+    prepare: readOnBlack,
+  },
+  {
+    name: "tests-colour",
+    size: DESK,
+    find: "orange cluster",
+    path: (id) => `/tests/${id}/colour`,
+    prepare: readColour,
+  },
+  {
+    name: "tests-spores",
+    size: DESK,
+    find: "white ones in an arc",
+    path: (id) => `/tests/${id}/spores`,
+    prepare: typeSpores,
+  },
+  { name: "tests-phone", size: PHONE, find: "white ones, morning", path: (id) => `/tests/${id}/stain` },
   { name: "decide-hold", size: DESK, find: "orange cluster", path: (id) => `/decide/${id}` },
   { name: "decide-basket", size: DESK, find: "white ones in an arc", path: (id) => `/decide/${id}` },
   { name: "decide-phone", size: PHONE, find: "cluster on", path: (id) => `/decide/${id}` },
@@ -55,6 +76,30 @@ const PICTURES: readonly Picture[] = [
   { name: "compare-desk", size: DESK, path: () => "/compare/kuehneromyces-mutabilis/galerina-marginata" },
   { name: "compare-phone", size: PHONE, path: () => "/compare/agaricus-campestris/amanita-virosa" },
 ];
+
+/** A print under its cup is read: thick, and white on the black half. */
+async function readOnBlack(page: Page): Promise<void> {
+  await page.locator('[data-print="B"]').getByRole("button", { name: "it lies thick" }).click();
+  await page.locator('[data-half="black"] [data-state="white"]').click();
+  await page.locator('[data-verdict="basket"]').waitFor();
+}
+
+/** A simulated picture under warm light, read. */
+async function readColour(page: Page): Promise<void> {
+  await page.getByLabel("Simulated picture").selectOption("rust-brown");
+  await page.getByTestId("reading").waitFor();
+  await page.getByTestId("reading").scrollIntoViewIfNeeded();
+  await page.waitForTimeout(300);
+}
+
+async function typeSpores(page: Page): Promise<void> {
+  const spores = Array.from({ length: 24 }, (_unused, index) => [
+    (7 + ((index * 7) % 11) * 0.17).toFixed(1),
+    (4.6 + ((index * 5) % 9) * 0.13).toFixed(1),
+  ]);
+  await page.getByLabel(/Lengths and widths/).fill(spores.map((one) => one.join(" x ")).join("\n"));
+  await page.waitForTimeout(800);
+}
 
 /** The hands-free run at its first step with a clock, or at its last. */
 async function runToTheClock(page: Page): Promise<void> {

@@ -39,7 +39,7 @@ export * from "./knowledge/sheet.ts";
 export { EVERYTHING_ALLOWED, type LintFinding, lintKnowledge, separabilities } from "./lint/lint.ts";
 export type { Separability } from "./lint/separability.ts";
 export { KEPT, type Kept, typicalFind } from "./lint/typical.ts";
-export { channelOf, linearOfLab } from "./measure/colour.ts";
+export { channelOf, type Lab, linearOfLab } from "./measure/colour.ts";
 export { findCard } from "./measure/find-card.ts";
 export { type LaidPrint, laidPrints, NO_PRINT_NEXT, PRINT_WINDOW_HOURS, type PrintStage } from "./measure/prints.ts";
 export { isInside, type Raster, type Spot } from "./measure/raster.ts";
@@ -49,7 +49,7 @@ export { type BatchLine, batchLines, chanceOfNone, looksNeeded, looksNeededOfMan
 export { cmOf, inchesOf, type Length, lengthBy, type Span } from "./measure/size.ts";
 export { readSpores, type SporeStatistics, sporeStatistics } from "./measure/spores.ts";
 export { RUN_STEPS, type RunStepId, type RunStepView, type StainRun, stainRun } from "./measure/stain-run.ts";
-export { readStain, SPEED_ENDS, type StainMoment, type StainReading } from "./measure/stain-series.ts";
+export { readStain, SPEED_ENDS, type StainMoment, type StainReading, speedOf } from "./measure/stain-series.ts";
 export {
   DEPOSITS,
   depositLab,

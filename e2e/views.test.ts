@@ -176,6 +176,10 @@ describe("the views", () => {
         `/find/${idOf("white ones, morning")}/bodies`,
         `/find/${idOf("chanterelles")}/under`,
         ...["cap", "stem", "cut", "nose", "print"].map((stop) => `/find/${idOf("cluster on")}/${stop}`),
+        ...["prints", "colour", "stain", "size", "spores", "batch"].map(
+          (test) => `/tests/${idOf("orange cluster")}/${test}`,
+        ),
+        "/tests",
         `/find/${idOf("pale one")}/history`,
         `/find/${idOf("pale one")}/run`,
         `/decide/${idOf("white ones in an arc")}`,
@@ -187,7 +191,7 @@ describe("the views", () => {
       for (const path of paths) {
         await page.goto(application.address + path);
         await page.waitForLoadState("networkidle");
-        if (/find|decide/.test(path)) await page.locator('[data-state="fresh"]').first().waitFor();
+        if (/find|decide|tests\//.test(path)) await page.locator('[data-state="fresh"]').first().waitFor();
         else
           await page
             .getByRole("heading", { level: 1 })

@@ -46,8 +46,10 @@ export function Trail({ view, findId, dark = false }: TrailProps) {
           letterSpacing: "-0.01em",
         }}
       >
-        <img src="/mark.svg" alt="" width={24} height={24} />
-        <span>Jittery Cap</span>
+        <img src="/mark.svg" alt={findId === undefined ? "" : "Jittery Cap"} width={24} height={24} />
+        <Box component="span" sx={{ display: { xs: findId === undefined ? "inline" : "none", md: "inline" } }}>
+          Jittery Cap
+        </Box>
       </Box>
       <Box component="nav" aria-label="The trail" sx={{ display: "flex", gap: { xs: 0.5, md: 1.5 } }}>
         {stops.map((stop) =>

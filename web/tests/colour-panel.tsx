@@ -18,6 +18,7 @@ import { MarkedPicture } from "./marked-picture.tsx";
 import { PictureSource } from "./picture-source.tsx";
 import { ReadingShown } from "./reading-shown.tsx";
 import type { ShownTest } from "./shown-test.ts";
+import { StainSeries } from "./stain-series.tsx";
 
 const ASKED = ["black", "white", "deposit"] as const;
 type Asked = (typeof ASKED)[number];
@@ -39,9 +40,13 @@ export function ColourPanel({ body, onChange }: ShownTest) {
   const begin = async (picture: Raster) => {
     setRaster(picture);
     setReading(undefined);
+    setMarks({});
+    setAsked("black");
     const found = await askShelf((remote) => remote.findCard(picture)).catch(() => undefined);
-    setMarks(found ?? {});
-    setAsked(found === undefined ? "black" : "deposit");
+    if (found === undefined) return;
+    // a proposal never overrules what a person marked while it was looked for
+    setMarks((made) => (Object.keys(made).length === 0 ? found : made));
+    setAsked("deposit");
   };
   const mark = (at: Spot) => {
     if (raster === undefined) return;
@@ -119,6 +124,14 @@ export function ColourPanel({ body, onChange }: ShownTest) {
       {reading === "failed" && <Box role="alert">The picture could not be read. It counts for nothing.</Box>}
       {reading !== undefined && reading !== "failed" && (
         <ReadingShown reading={reading} body={body} character={character} onChange={onChange} />
+      )}
+      {character.startsWith("stain-") && (
+        <StainSeries
+          character={character}
+          body={body}
+          lab={reading === undefined || reading === "failed" ? undefined : reading.lab}
+          onChange={onChange}
+        />
       )}
     </>
   );

@@ -26,7 +26,8 @@ export function MarkedPicture({ raster, marks, lines = [], label, onMark }: Mark
     const pen = canvas.current?.getContext("2d");
     pen?.putImageData(new ImageData(new Uint8ClampedArray(raster.data), raster.width, raster.height), 0, 0);
   }, [raster]);
-  const pen = Math.max(1, raster.width / 420);
+  // drawn in the picture's own pixels: as thick on the screen whatever its size
+  const pen = raster.width / 620;
   return (
     <Box sx={{ position: "relative", maxWidth: 620, lineHeight: 0, border: `1px solid ${tone.boneLine}` }}>
       <canvas
@@ -61,9 +62,13 @@ export function MarkedPicture({ raster, marks, lines = [], label, onMark }: Mark
             <circle cx={at.x} cy={at.y} r={radius ?? pen * 6} fill="none" stroke={tone.bone} strokeWidth={pen * 1.6} />
             <text
               x={at.x}
-              y={at.y - (radius ?? pen * 6) - pen * 4}
+              y={
+                at.y < raster.height * 0.2
+                  ? at.y + (radius ?? pen * 6) + pen * 18
+                  : at.y - (radius ?? pen * 6) - pen * 5
+              }
               textAnchor="middle"
-              fontSize={pen * 13}
+              fontSize={pen * 16}
               fontWeight={700}
               fill={tone.bone}
               stroke={tone.moss}

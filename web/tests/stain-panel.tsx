@@ -1,12 +1,15 @@
 /** The run of stain and nose on one body, with its clock; what failed ends it, and says leave. */
-import { type RunStepView, SPEED_ENDS, type StainSpeed, stainRun } from "@jittery-cap/core";
+import { type Entry, type RunStepView, speedOf, stainRun } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { CharacterBlock } from "../find/character-block.tsx";
-import { useStopwatch } from "../find/stopwatch.ts";
+import { ObserverSwitch } from "../find/observer-switch.tsx";
+import { clockText, useStopwatch } from "../find/stopwatch.ts";
 import { StopwatchBlock } from "../find/stopwatch-block.tsx";
-import { tone } from "../theme/tokens.ts";
+import { ToldQuestion } from "../find/told-questions.tsx";
+import { TOUCH, tone } from "../theme/tokens.ts";
 import type { ShownTest } from "./shown-test.ts";
 import { StainSpeedChoice } from "./stain-speed-choice.tsx";
 
@@ -21,6 +24,16 @@ export function StainPanel({ find, body, onChange }: ShownTest) {
   const run = stainRun(find, body);
   const stopwatch = useStopwatch();
   const [opened, setOpened] = useState<string>();
+  /** Seconds from the cut to the first colour, as it was touched. */
+  const [onset, setOnset] = useState<number>();
+  /** What the run knows besides: heat, and how fast it turned. */
+  const told =
+    (step: RunStepView) =>
+    (entry: Entry): Entry => {
+      if (step.step === "heat") return { ...entry, method: "heat" };
+      const turned = step.watch.length > 0 && entry.states !== undefined && !entry.states.includes("none");
+      return turned && onset !== undefined && entry.speed === undefined ? { ...entry, speed: speedOf(onset) } : entry;
+    };
   const shown = opened ?? run.current;
   return (
     <>
@@ -96,7 +109,38 @@ export function StainPanel({ find, body, onChange }: ShownTest) {
             {shown === step.step && step.state !== "skipped" && (
               <Box sx={{ pt: 1, pl: { md: 5 } }}>
                 <Box sx={{ color: tone.inkSoft, pb: 1 }}>{step.how}</Box>
-                {step.watch.length > 0 && <StopwatchBlock stopwatch={stopwatch} />}
+                {step.watch.length > 0 && (
+                  <>
+                    <StopwatchBlock stopwatch={stopwatch} />
+                    {stopwatch.runs && (
+                      <ButtonBase
+                        onClick={() => setOnset(stopwatch.seconds ?? 0)}
+                        sx={{
+                          mb: 2,
+                          minHeight: TOUCH + 12,
+                          px: 3,
+                          border: `2px solid ${tone.ink}`,
+                          bgcolor: tone.paper,
+                          fontWeight: 750,
+                          fontSize: "1.125rem",
+                        }}
+                      >
+                        {onset === undefined ? "It turns now" : `It turned after ${clockText(onset)}`}
+                      </ButtonBase>
+                    )}
+                  </>
+                )}
+                {step.character === "smell" &&
+                  (["warmedInHand", "cannotSmell"] as const).map((field) => (
+                    <ToldQuestion
+                      key={field}
+                      question={{ kind: "weather", field }}
+                      find={find}
+                      body={body}
+                      active={false}
+                      onChange={onChange}
+                    />
+                  ))}
                 <CharacterBlock
                   find={find}
                   body={body}
@@ -107,11 +151,9 @@ export function StainPanel({ find, body, onChange }: ShownTest) {
                   onActivate={() => undefined}
                   onChange={(change) => {
                     // a smell brought out on heat says so: frost and cold no longer hide it
-                    const heated =
-                      step.step === "heat" && change.kind === "observe"
-                        ? { ...change, entries: change.entries.map((entry) => ({ ...entry, method: "heat" as const })) }
-                        : change;
-                    onChange(heated);
+                    onChange(
+                      change.kind === "observe" ? { ...change, entries: change.entries.map(told(step)) } : change,
+                    );
                     setOpened(undefined);
                   }}
                 />
@@ -123,6 +165,7 @@ export function StainPanel({ find, body, onChange }: ShownTest) {
           </Box>
         ))}
       </Box>
+      <ObserverSwitch find={find} onChange={onChange} />
     </>
   );
 }
