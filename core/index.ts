@@ -16,7 +16,18 @@ export * from "./find/taxa.ts";
 export * from "./find/vocabulary.ts";
 export * from "./find/weather-from-hours.ts";
 export * from "./find/words.ts";
+export {
+  type Converted,
+  convertTo,
+  readFrom,
+  SOURCES,
+  type Source,
+  sourceOf,
+  TARGETS,
+  type Target,
+} from "./formats/convert.ts";
 export { printCalendar } from "./formats/ics.ts";
+export { PLACE_KINDS, type PlaceKind, withPlace } from "./formats/places.ts";
 export { AGES_MUST } from "./judge/candidates.ts";
 export { carefulUnion } from "./judge/careful-union.ts";
 export { DEFAULT_RULES, type RulesInForce, rulesOf } from "./judge/condition.ts";
