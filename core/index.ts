@@ -1,6 +1,17 @@
 /** The front door of the core: the record, the knowledge, the judgement, the figure. */
 
 export * from "./assess.ts";
+export { type BodyEnding, bodyEndingSchema, type Decision, decide } from "./decide/decision.ts";
+export {
+  ENDING_WORDS,
+  type EndingAnswer,
+  endingInForce,
+  endingsFor,
+  isAmongFood,
+  isStricter,
+  permitsEnding,
+} from "./decide/endings.ts";
+export { experienceMissing, FIRST_YEARS, HOUSE_RULES, type HouseRule, isDefault } from "./decide/house-rules.ts";
 export { figureOf, figureText } from "./figure/figure.ts";
 export type { Figure, Ink, Knowing, Part, Point2, Shape, Step } from "./figure/shapes.ts";
 export { ageSwatchOf, DRAWN_CHARACTERS, swatchOf } from "./figure/swatches.ts";
@@ -76,7 +87,7 @@ export { type Cover, type CoverProblem, cheapestCover, type Demand } from "./nex
 export { testWords } from "./next/field-tests.ts";
 export { type IfWrong, ifWrong, type Nearer } from "./next/if-wrong.ts";
 export { type CannotSettle, coverProblemOf, type Plan, type PlannedTest } from "./next/plan.ts";
-export { type Ending, followAdvice } from "./study/follow.ts";
+export { type Ending as StudyEnding, followAdvice } from "./study/follow.ts";
 export type { Chance, Day } from "./study/specimen.ts";
 export { type Disagreement, disagreements } from "./troop/disagreements.ts";
 export {

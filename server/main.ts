@@ -8,6 +8,7 @@ import { loadDemo } from "./demo.ts";
 import { createApp } from "./http/app.ts";
 import { readSettings } from "./settings.ts";
 import { isAnswering, openDatabase } from "./store/database.ts";
+import { DecisionStore } from "./store/decisions.ts";
 import { FindStore } from "./store/finds.ts";
 import { LOCAL_PERSON } from "./store/local-person.ts";
 import { migrate } from "./store/migrate.ts";
@@ -35,6 +36,7 @@ async function main(): Promise<void> {
   const app = createApp({
     store,
     pictures,
+    decisions: new DecisionStore(models, store, knowledge),
     station: stationAt(settings.WEATHER_STATION_URL ?? addressOf(simulated)),
     knowledge,
     owner: LOCAL_PERSON,

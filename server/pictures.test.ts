@@ -8,6 +8,7 @@ import sharp from "sharp";
 import request from "supertest";
 import { uuidv7 as uuid } from "uuidv7";
 import { createApp } from "./http/app.ts";
+import { DecisionStore } from "./store/decisions.ts";
 import { FindStore } from "./store/finds.ts";
 import { LOCAL_PERSON } from "./store/local-person.ts";
 import { migrate } from "./store/migrate.ts";
@@ -41,10 +42,12 @@ describe("pictures of a find", () => {
     await migrate(scratch.database);
     const models = defineModels(scratch.database);
     const store = new FindStore(scratch.database, models);
+    const knowledge = readKnowledge();
     app = createApp({
       store,
+      decisions: new DecisionStore(models, store, knowledge),
       pictures: new PictureStore(scratch.database, models),
-      knowledge: readKnowledge(),
+      knowledge,
       owner: LOCAL_PERSON,
       logger: pino({ level: "silent" }),
       isDatabaseUp: () => Promise.resolve(true),

@@ -20,6 +20,7 @@ const TestsView = lazy(() => import("./tests/tests-view.tsx").then((module) => (
 const AllPrintsView = lazy(() =>
   import("./tests/all-prints-view.tsx").then((module) => ({ default: module.AllPrintsView })),
 );
+const RulesView = lazy(() => import("./rules/rules-view.tsx").then((module) => ({ default: module.RulesView })));
 
 export function App() {
   useEffect(() => keepSending(), []);
@@ -38,6 +39,7 @@ export function App() {
         <Route path="/tests/:id" element={<TestsView />} />
         <Route path="/tests/:id/:test" element={<TestsView />} />
         <Route path="/decide/:id" element={<DecideView />} />
+        <Route path="/rules/:id" element={<RulesView />} />
         <Route path="/sheets" element={<ShelfView />} />
         <Route path="/sheet/:id" element={<SheetView />} />
         <Route path="/compare/:one/:other" element={<CompareView />} />

@@ -487,6 +487,8 @@ export const ENDINGS = [
   "named-for-interest",
 ] as const;
 
+export type Ending = (typeof ENDINGS)[number];
+
 /** Characters of the stained kind: their entries may carry a speed. */
 export function isStain(id: string): boolean {
   return id.startsWith("stain-") && id !== "stain-speed";

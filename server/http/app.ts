@@ -7,9 +7,11 @@ import express, { type Express } from "express";
 import helmet from "helmet";
 import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
+import type { DecisionStore } from "../store/decisions.ts";
 import type { FindStore, StoredFind } from "../store/finds.ts";
 import type { PictureStore } from "../store/pictures.ts";
 import type { Station } from "../weather/station.ts";
+import { findDecisionRoutes, latestDecisionRoutes } from "./decisions.ts";
 import { findRoutes } from "./finds.ts";
 import { pictureRoutes } from "./pictures.ts";
 import { problemHandler, sendProblem, valueOr400 } from "./problem.ts";
@@ -24,6 +26,7 @@ export interface AppParts {
   readonly owner: string;
   readonly logger: Logger;
   readonly pictures: PictureStore;
+  readonly decisions: DecisionStore;
   /** The weather station, where there is one. */
   readonly station?: Station | undefined;
   readonly isDatabaseUp: () => Promise<boolean>;
@@ -78,6 +81,8 @@ export function createApp(parts: AppParts): Express {
   });
 
   app.use("/api", surroundingsRoutes(parts.station));
+  app.use("/api/decisions", latestDecisionRoutes({ decisions: parts.decisions, owner }));
+  app.use("/api/finds", findDecisionRoutes({ decisions: parts.decisions, owner }));
   app.use("/api/finds", pictureRoutes({ pictures: parts.pictures, owner }));
   app.use("/api/finds", findRoutes({ store, owner, verdictOf: verdictCache(knowledge) }));
   app.use("/api", (request, response) => sendProblem(response, 404, `There is nothing at ${request.originalUrl}.`));

@@ -34,6 +34,7 @@ describe("finds in MariaDB", () => {
     expect((await migrationsOf(scratch.database).executed()).map((one) => one.name)).to.deep.equal([
       "2026-11-25-first-tables",
       "2026-11-25-pictures",
+      "2026-11-25-decisions",
     ]);
   });
 

@@ -1,6 +1,7 @@
 /** Brings the schema of the database to what this program expects, a step at a time, each step once. */
 import type { QueryInterface, Sequelize } from "sequelize";
 import { SequelizeStorage, Umzug } from "umzug";
+import * as decisions from "./migrations/2026-11-25-decisions.ts";
 import * as firstTables from "./migrations/2026-11-25-first-tables.ts";
 import * as pictures from "./migrations/2026-11-25-pictures.ts";
 
@@ -13,6 +14,7 @@ export interface Migration {
 const MIGRATIONS: readonly (readonly [string, Migration])[] = [
   ["2026-11-25-first-tables", firstTables],
   ["2026-11-25-pictures", pictures],
+  ["2026-11-25-decisions", decisions],
 ];
 
 /** The migrations of a database. */

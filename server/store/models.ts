@@ -44,10 +44,20 @@ export interface PictureRow extends Model<InferAttributes<PictureRow>, InferCrea
   deletedAt: Date | null;
 }
 
+export interface DecisionRow extends Model<InferAttributes<DecisionRow>, InferCreationAttributes<DecisionRow>> {
+  id: string;
+  ownerId: string;
+  findId: string;
+  version: number;
+  frozen: unknown;
+  decidedAt: Date;
+}
+
 export interface Models {
   readonly finds: ModelStatic<FindRow>;
   readonly edits: ModelStatic<EditRow>;
   readonly pictures: ModelStatic<PictureRow>;
+  readonly decisions: ModelStatic<DecisionRow>;
 }
 
 // Sequelize writes the column's name into the attribute it is given, so every column gets one of its own
@@ -101,6 +111,18 @@ export function defineModels(database: Sequelize): Models {
         deletedAt: { type: DataTypes.DATE(3), allowNull: true },
       },
       { tableName: "pictures", timestamps: false },
+    ),
+    decisions: database.define<DecisionRow>(
+      "decision",
+      {
+        id: { ...id(), primaryKey: true },
+        ownerId: id(),
+        findId: id(),
+        version: version(),
+        frozen: json(),
+        decidedAt: DataTypes.DATE(3),
+      },
+      { tableName: "decisions", timestamps: false },
     ),
   };
 }

@@ -14,6 +14,7 @@ import { stationOfTest } from "../find/stations.ts";
 import { useFind } from "../state/find-state.ts";
 import { tone } from "../theme/tokens.ts";
 import { askIfWrong } from "../worker/judge.ts";
+import { EndingsPanel } from "./endings-panel.tsx";
 import { EvidenceBoard } from "./evidence-board.tsx";
 
 export function DecideView() {
@@ -59,6 +60,12 @@ export function DecideView() {
             <Conditions answer={answer} />
             <Way answer={answer} findId={find.id} />
             <Bodies answer={answer} find={find} />
+            <EndingsPanel key={find.id} find={find} answer={answer} />
+            <Box sx={{ pt: 2 }}>
+              <Link to={`/rules/${find.id}`} style={{ color: tone.ink }}>
+                The house rules behind this answer
+              </Link>
+            </Box>
             <Typography sx={{ color: tone.inkSoft, fontSize: "0.9375rem", pt: 2.5 }}>
               Sheets of edition {answer.edition}. The answer knows only the kinds on this shelf, and gives no leave to
               eat anything.

@@ -1,0 +1,134 @@
+import { canonicalFind, type Find, shelve } from "@jittery-cap/core";
+import { readKnowledge } from "@jittery-cap/shelf";
+import { expect } from "chai";
+import type { Express } from "express";
+import { pino } from "pino";
+import request from "supertest";
+import { uuidv7 as uuid } from "uuidv7";
+import { seasonFinds } from "../demo/season.ts";
+import { createApp } from "./http/app.ts";
+import { DecisionStore } from "./store/decisions.ts";
+import { FindStore } from "./store/finds.ts";
+import { LOCAL_PERSON } from "./store/local-person.ts";
+import { migrate } from "./store/migrate.ts";
+import { defineModels } from "./store/models.ts";
+import { PictureStore } from "./store/pictures.ts";
+import { type Scratch, scratchDatabase } from "./tests/scratch-database.ts";
+
+const demo = (label: string): Find => {
+  const find = seasonFinds().find((one) => one.label?.startsWith(label));
+  if (find === undefined) throw new Error(`no demo find ${label}`);
+  return find;
+};
+const CLUSTER = demo("cluster on");
+const GOOD = demo("white ones in an arc");
+
+describe("decisions", () => {
+  let scratch: Scratch;
+  let app: Express;
+  const knowledge = readKnowledge();
+
+  before(async () => {
+    scratch = await scratchDatabase();
+    await migrate(scratch.database);
+    const models = defineModels(scratch.database);
+    const store = new FindStore(scratch.database, models);
+    app = createApp({
+      store,
+      pictures: new PictureStore(scratch.database, models),
+      decisions: new DecisionStore(models, store, knowledge),
+      knowledge,
+      owner: LOCAL_PERSON,
+      logger: pino({ level: "silent" }),
+      isDatabaseUp: () => Promise.resolve(true),
+    });
+    for (const find of [CLUSTER, GOOD]) await store.put(LOCAL_PERSON, find, 0);
+  });
+  after(() => scratch.drop());
+
+  const decideAll = (find: Find, ending: string, more: object = {}, id = uuid()) =>
+    request(app)
+      .post(`/api/finds/${find.id}/decisions`)
+      .send({
+        id,
+        version: 1,
+        endings: find.bodies.map((body) => ({
+          body: body.id,
+          ending: body.keep === false ? "looked-at-only" : ending,
+        })),
+        ...more,
+      });
+
+  it("put what the server clears in the basket, frozen with record, rules, edition and answer", async () => {
+    const { status, body } = await decideAll(GOOD, "basket");
+    expect(status).to.equal(201);
+    expect(body).to.deep.include({ find: canonicalFind(GOOD), edition: knowledge.edition, version: 1 });
+    expect(body.answer.verdict).to.equal("basket");
+    expect(body.today).to.deep.equal({ edition: knowledge.edition, verdict: "basket" });
+    const { body: list } = await request(app).get(`/api/finds/${GOOD.id}/decisions`);
+    expect(list.decisions).to.have.length(1);
+  });
+
+  it("never let one of the mixed cluster into the basket, by whatever request", async () => {
+    for (const ending of [
+      "basket",
+      "basket-cap-only",
+      "home-as-one-of-a-group",
+      "must-be-cooked",
+      "infusion-only",
+      "first-tasting",
+    ]) {
+      const { status, body } = await decideAll(CLUSTER, ending);
+      expect(status, ending).to.equal(400);
+      expect(body.errors[0].path).to.match(/^endings\[\d\]\.ending$/);
+    }
+    // an answer that the client brings along is no field of the request
+    const forged = await decideAll(CLUSTER, "basket", { answer: { verdict: "basket" } });
+    expect(forged.status).to.equal(400);
+    expect(forged.body.errors[0].path).to.equal("answer");
+    expect((await request(app).get(`/api/finds/${CLUSTER.id}/decisions`)).body.decisions).to.deep.equal([]);
+  });
+
+  it("sent again are one decision, and an id that decided another find is refused", async () => {
+    const id = uuid();
+    expect((await decideAll(CLUSTER, "left-test-failed", {}, id)).status).to.equal(201);
+    expect((await decideAll(CLUSTER, "left-test-failed", {}, id)).status).to.equal(200);
+    expect((await decideAll(GOOD, "basket", {}, id)).status).to.equal(400);
+  });
+
+  it("of a record that changed meanwhile are a conflict", async () => {
+    const { status, body } = await decideAll(GOOD, "basket", { version: 7 });
+    expect(status).to.equal(409);
+    expect(body.current.version).to.equal(1);
+  });
+
+  it("with bad fields are refused by name, and of no find are not found", async () => {
+    const bad = await request(app)
+      .post(`/api/finds/${GOOD.id}/decisions`)
+      .send({ id: uuid(), version: 1, endings: [{ body: "A", ending: "eaten" }] });
+    expect(bad.status).to.equal(400);
+    expect(bad.body.errors[0].path).to.equal("endings[0].ending");
+    expect((await decideAll({ ...GOOD, id: uuid() }, "basket")).status).to.equal(404);
+  });
+
+  it("stay as they were when the sheets change, and say what today's would say", async () => {
+    const [dropped, ...others] = knowledge.sheets.filter((sheet) => sheet.tier !== "deadly");
+    const models = defineModels(scratch.database);
+    const shelf = shelve(knowledge.sheets.filter((sheet) => sheet !== dropped || others.length === 0));
+    const later = new DecisionStore(models, new FindStore(scratch.database, models), shelf);
+    const [kept] = await later.list(LOCAL_PERSON, GOOD.id);
+    expect(kept?.edition).to.equal(knowledge.edition);
+    expect(kept?.answer.verdict).to.equal("basket");
+    expect(kept?.today.edition).to.equal(shelf.edition).and.not.to.equal(knowledge.edition);
+  });
+
+  it("of every find: the latest of each", async () => {
+    await decideAll(GOOD, "left-to-grow", {
+      endings: GOOD.bodies.map((body) => ({ body: body.id, ending: "left-to-grow", reason: "enough for today" })),
+    });
+    const { body } = await request(app).get("/api/decisions");
+    const good = body.decisions.filter((one: { find: Find }) => one.find.id === GOOD.id);
+    expect(good).to.have.length(1);
+    expect(good[0].endings[0].ending).to.equal("left-to-grow");
+  });
+});

@@ -1,0 +1,119 @@
+/** Decisions as they are kept: written once, frozen, never changed. */
+import {
+  type Answer,
+  assess,
+  type BodyEnding,
+  bodyEndingSchema,
+  type Decision,
+  decide,
+  type Fault,
+  type Find,
+  findSchema,
+  type Knowledge,
+  type RulesInForce,
+  type Verdict,
+} from "@jittery-cap/core";
+import { z } from "zod";
+import type { FindStore, StoredFind } from "./finds.ts";
+import type { DecisionRow, Models } from "./models.ts";
+
+/** A decision with its id and time, and what today's sheets would say to the same record. */
+export interface KeptDecision {
+  readonly id: string;
+  readonly decidedAt: string;
+  readonly version: number;
+  readonly find: Find;
+  readonly rules: RulesInForce;
+  readonly edition: string;
+  readonly answer: Answer;
+  readonly endings: readonly BodyEnding[];
+  readonly today: { readonly edition: string; readonly verdict: Verdict };
+}
+
+/** What may come of deciding. */
+export type Decided =
+  | { readonly kind: "decided"; readonly decision: KeptDecision; readonly isNew: boolean }
+  | { readonly kind: "missing" }
+  | { readonly kind: "conflict"; readonly current: StoredFind }
+  | { readonly kind: "refused"; readonly faults: readonly Fault[] };
+
+// rules and answer were made here and frozen; what is read back is checked for its shape where it is used
+const frozenSchema = z.object({
+  find: findSchema,
+  rules: z.custom<RulesInForce>((value) => typeof value === "object" && value !== null),
+  edition: z.string(),
+  answer: z.custom<Answer>((value) => typeof value === "object" && value !== null && "verdict" in value),
+  endings: z.array(bodyEndingSchema),
+});
+
+/** The decisions of all owners; every question names its owner. */
+export class DecisionStore {
+  private readonly models: Models;
+  private readonly finds: FindStore;
+  private readonly knowledge: Knowledge;
+
+  constructor(models: Models, finds: FindStore, knowledge: Knowledge) {
+    this.models = models;
+    this.finds = finds;
+    this.knowledge = knowledge;
+  }
+
+  /** Decides the find as the server holds it, with the server's own answer. The same request again decides nothing new. */
+  async decide(
+    ownerId: string,
+    findId: string,
+    id: string,
+    version: number,
+    endings: readonly BodyEnding[],
+  ): Promise<Decided> {
+    const there = await this.models.decisions.findByPk(id);
+    if (there !== null)
+      return there.ownerId === ownerId && there.findId === findId
+        ? { kind: "decided", decision: this.kept(there), isNew: false }
+        : { kind: "refused", faults: [{ path: "id", message: "another decision has this id" }] };
+    const stored = await this.finds.read(ownerId, findId);
+    if (stored === undefined) return { kind: "missing" };
+    if (stored.version !== version) return { kind: "conflict", current: stored };
+    const decided = decide(stored.find, endings, this.knowledge);
+    if (!decided.ok) return { kind: "refused", faults: decided.faults };
+    const frozen: Decision = decided.value;
+    const row = await this.models.decisions.create({ id, ownerId, findId, version, frozen, decidedAt: new Date() });
+    return { kind: "decided", decision: this.kept(row), isNew: true };
+  }
+
+  /** The decisions of a find, latest first. */
+  async list(ownerId: string, findId: string): Promise<KeptDecision[]> {
+    const rows = await this.models.decisions.findAll({
+      where: { ownerId, findId },
+      order: [
+        ["decidedAt", "DESC"],
+        ["id", "DESC"],
+      ],
+    });
+    return rows.map((row) => this.kept(row));
+  }
+
+  /** The latest decision of every find of an owner. */
+  async latest(ownerId: string): Promise<KeptDecision[]> {
+    const rows = await this.models.decisions.findAll({ where: { ownerId }, order: [["decidedAt", "DESC"]] });
+    return rows
+      .filter((row, index) => rows.findIndex((one) => one.findId === row.findId) === index)
+      .map((row) => this.kept(row));
+  }
+
+  private kept(row: DecisionRow): KeptDecision {
+    const { find, rules, edition, answer, endings } = frozenSchema.parse(row.frozen);
+    const today = edition === this.knowledge.edition ? answer : assess(find, this.knowledge);
+    return {
+      id: row.id,
+      decidedAt: row.decidedAt.toISOString(),
+      version: row.version,
+      find,
+      rules,
+      edition,
+      answer,
+      endings,
+      today: { edition: this.knowledge.edition, verdict: today.verdict },
+    };
+  }
+}

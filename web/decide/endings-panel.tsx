@@ -1,0 +1,203 @@
+/** What becomes of each body: the person's ending, never more permissive than the answer, then frozen. */
+import {
+  type Answer,
+  type BodyEnding,
+  ENDING_WORDS,
+  ENDINGS,
+  type Find,
+  isAmongFood,
+  isStricter,
+  permitsEnding,
+} from "@jittery-cap/core";
+import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import InputBase from "@mui/material/InputBase";
+import { useEffect, useRef, useState } from "react";
+import { uuidv7 } from "uuidv7";
+import { VERDICT_WORDS } from "../card/verdict-words.ts";
+import { readDecisions, type ShownDecision, sendDecision } from "../device/decisions.ts";
+import { device, waitingFor } from "../device/device.ts";
+import { useFind } from "../state/find-state.ts";
+import { TOUCH, tone } from "../theme/tokens.ts";
+
+interface EndingsPanelProps {
+  readonly find: Find;
+  readonly answer: Answer;
+}
+
+type Draft = Readonly<Record<string, { readonly ending?: BodyEnding["ending"]; readonly reason?: string }>>;
+
+export function EndingsPanel({ find, answer }: EndingsPanelProps) {
+  const change = useFind((state) => state.change);
+  const [draft, setDraft] = useState<Draft>({});
+  const [decisions, setDecisions] = useState<readonly ShownDecision[]>();
+  const [refusal, setRefusal] = useState<string>();
+  /** One id for one attempt, so that a reply that got lost decides nothing twice. */
+  const attempt = useRef(uuidv7());
+  useEffect(() => void readDecisions(find.id).then(setDecisions), [find.id]);
+
+  const endingOf = (body: string) => draft[body]?.ending;
+  const open = find.bodies.filter((body) => endingOf(body.id) === undefined);
+  const unreasoned = find.bodies.filter((body) => {
+    const ending = endingOf(body.id);
+    return ending !== undefined && isStricter(answer, body.id, ending) && (draft[body.id]?.reason ?? "").trim() === "";
+  });
+  const freeze = async () => {
+    setRefusal(undefined);
+    if ((await waitingFor(find.id)).length > 0)
+      return setRefusal("Some touches are not with the server yet. Decide when they are saved.");
+    const version = (await device.finds.get(find.id))?.version ?? 0;
+    const endings = find.bodies.flatMap((body): BodyEnding[] => {
+      const ending = endingOf(body.id);
+      const reason = draft[body.id]?.reason?.trim();
+      return ending === undefined
+        ? []
+        : [{ body: body.id, ending, ...(reason === undefined || reason === "" ? {} : { reason }) }];
+    });
+    const decided = await sendDecision(find.id, attempt.current, version, endings);
+    if (typeof decided === "string") return setRefusal(decided);
+    attempt.current = uuidv7();
+    setDecisions([decided, ...(decisions ?? []).filter((one) => one.id !== decided.id)]);
+    setDraft({});
+    // the record tells how each ended; what counts is worked out anew wherever it is shown
+    for (const { body, ending } of decided.endings) change({ kind: "set-body", body, field: "ending", value: ending });
+  };
+
+  return (
+    <Box component="section" aria-labelledby="endings" data-testid="endings" sx={{ pt: 2.75 }}>
+      <Box component="h2" id="endings" sx={{ m: 0, pb: 0.5, fontSize: "1.125rem", fontWeight: 700 }}>
+        What becomes of each
+      </Box>
+      <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem", pb: 1 }}>
+        You may always be stricter than the answer, never more permissive.
+      </Box>
+      {find.bodies.map((body) => {
+        const ending = endingOf(body.id);
+        const stricter = ending !== undefined && isStricter(answer, body.id, ending);
+        return (
+          <Box
+            key={body.id}
+            data-ending-of={body.id}
+            sx={{
+              display: "flex",
+              gap: 1,
+              flexWrap: "wrap",
+              alignItems: "center",
+              py: 0.75,
+              borderTop: `1px solid ${tone.boneLine}`,
+            }}
+          >
+            <b style={{ width: 28 }}>{body.id}</b>
+            <Box
+              component="select"
+              aria-label={`Ending of ${body.id}`}
+              value={ending ?? ""}
+              onChange={(event) => {
+                const next = ENDINGS.find((one) => one === event.target.value);
+                setDraft({
+                  ...draft,
+                  [body.id]: { ...draft[body.id], ...(next === undefined ? {} : { ending: next }) },
+                });
+              }}
+              sx={{
+                flex: "1 1 260px",
+                minHeight: TOUCH,
+                font: "inherit",
+                px: 1,
+                bgcolor: tone.paper,
+                color: tone.ink,
+                border: `1px solid ${tone.ink}`,
+                borderRadius: 0,
+              }}
+            >
+              <option value="">not decided</option>
+              {ENDINGS.map((one) => (
+                <option key={one} value={one} disabled={!permitsEnding(answer, body.id, one)}>
+                  {ENDING_WORDS[one]}
+                  {permitsEnding(answer, body.id, one) ? "" : " (not cleared)"}
+                </option>
+              ))}
+            </Box>
+            {stricter && (
+              <InputBase
+                placeholder="why, since the answer would permit more"
+                value={draft[body.id]?.reason ?? ""}
+                onChange={(event) =>
+                  setDraft({ ...draft, [body.id]: { ...draft[body.id], reason: event.target.value } })
+                }
+                inputProps={{ "aria-label": `Reason for ${body.id}`, maxLength: 500 }}
+                sx={{
+                  flex: "1 1 260px",
+                  minHeight: TOUCH,
+                  px: 1,
+                  bgcolor: tone.paper,
+                  border: `1px solid ${tone.boneLine}`,
+                }}
+              />
+            )}
+          </Box>
+        );
+      })}
+      {refusal !== undefined && (
+        <Box role="alert" sx={{ color: tone.rust, fontWeight: 600, py: 1 }}>
+          {refusal}
+        </Box>
+      )}
+      <ButtonBase
+        disabled={open.length > 0 || unreasoned.length > 0}
+        onClick={() => void freeze()}
+        sx={{
+          mt: 1,
+          minHeight: TOUCH + 4,
+          px: 2.5,
+          bgcolor: tone.ink,
+          color: tone.bone,
+          fontWeight: 750,
+          opacity: open.length > 0 || unreasoned.length > 0 ? 0.5 : 1,
+        }}
+      >
+        Decide, and freeze it
+      </ButtonBase>
+      {decisions === undefined && (
+        <Box sx={{ color: tone.inkSoft, pt: 1 }}>The server cannot be asked for earlier decisions.</Box>
+      )}
+      <Box component="ul" aria-label="Earlier decisions" sx={{ listStyle: "none", m: 0, p: 0, pt: 1.5 }}>
+        {decisions?.map((one) => (
+          <DecisionLine key={one.id} decision={one} />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function DecisionLine({ decision }: { decision: ShownDecision }) {
+  const { decidedAt, endings, edition, answer, today } = decision;
+  const among = endings.filter((one) => isAmongFood(one.ending)).length;
+  return (
+    <Box component="li" data-decision={decision.id} sx={{ py: 1, borderTop: `1px solid ${tone.boneLine}` }}>
+      <b>
+        {new Date(decidedAt).toLocaleString([], { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" })}
+      </b>{" "}
+      {endings
+        .map(
+          ({ body, ending, reason }) => `${body} ${ENDING_WORDS[ending]}${reason === undefined ? "" : ` (${reason})`}`,
+        )
+        .join("; ")}
+      .
+      <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem" }}>
+        The answer then was {VERDICT_WORDS[answer.verdict].toLowerCase()}, by sheets of edition {edition}.
+      </Box>
+      {today.edition !== edition && (
+        <Box
+          sx={{
+            color: today.verdict === answer.verdict ? tone.inkSoft : tone.rust,
+            fontWeight: today.verdict === answer.verdict ? 450 : 700,
+          }}
+        >
+          Today's sheets would say {VERDICT_WORDS[today.verdict].toLowerCase()}
+          {among > 0 && today.verdict !== "basket" ? ": take them out of the basket." : "."}
+        </Box>
+      )}
+    </Box>
+  );
+}
