@@ -1,6 +1,16 @@
 /** The front door of the core: the record, the knowledge, the judgement, the figure. */
 
 export * from "./assess.ts";
+export {
+  apartBecause,
+  basketOf,
+  type Carried,
+  COMPARTMENTS,
+  type Compartment,
+  countLimits,
+  type Limit,
+  type LimitState,
+} from "./decide/basket.ts";
 export { type BodyEnding, bodyEndingSchema, type Decision, decide } from "./decide/decision.ts";
 export {
   ENDING_WORDS,

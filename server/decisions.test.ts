@@ -122,6 +122,25 @@ describe("decisions", () => {
     expect(kept?.today.edition).to.equal(shelf.edition).and.not.to.equal(knowledge.edition);
   });
 
+  it("stand in no basket any more once the record says otherwise, however it came to say so", async () => {
+    const find = { ...GOOD, id: uuid() };
+    await request(app).put(`/api/finds/${find.id}`).send({ version: 0, find });
+    expect((await decideAll(find, "basket")).status).to.equal(201);
+    const verdictToday = async () =>
+      ((await request(app).get("/api/decisions")).body.decisions as { find: Find; today: { verdict: string } }[]).find(
+        (one) => one.find.id === find.id,
+      )?.today.verdict;
+    expect(await verdictToday()).to.equal("basket");
+    const change = { kind: "observe", body: "A", character: "base", entries: [{ character: "base", states: ["sac"] }] };
+    const edit = { id: uuid(), at: "2026-09-15T08:00:00Z", change };
+    await request(app)
+      .post(`/api/finds/${find.id}/edits`)
+      .send({ version: 1, edits: [edit] });
+    expect(await verdictToday()).to.be.oneOf(["hold", "leave"]);
+    await request(app).delete(`/api/finds/${find.id}`);
+    expect(await verdictToday()).to.equal(undefined);
+  });
+
   it("of every find: the latest of each", async () => {
     await decideAll(GOOD, "left-to-grow", {
       endings: GOOD.bodies.map((body) => ({ body: body.id, ending: "left-to-grow", reason: "enough for today" })),

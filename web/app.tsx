@@ -20,6 +20,10 @@ const TestsView = lazy(() => import("./tests/tests-view.tsx").then((module) => (
 const AllPrintsView = lazy(() =>
   import("./tests/all-prints-view.tsx").then((module) => ({ default: module.AllPrintsView })),
 );
+const BasketView = lazy(() => import("./basket/basket-view.tsx").then((module) => ({ default: module.BasketView })));
+const ExchangeView = lazy(() =>
+  import("./exchange/exchange-view.tsx").then((module) => ({ default: module.ExchangeView })),
+);
 const RulesView = lazy(() => import("./rules/rules-view.tsx").then((module) => ({ default: module.RulesView })));
 
 export function App() {
@@ -39,6 +43,8 @@ export function App() {
         <Route path="/tests/:id" element={<TestsView />} />
         <Route path="/tests/:id/:test" element={<TestsView />} />
         <Route path="/decide/:id" element={<DecideView />} />
+        <Route path="/basket" element={<BasketView />} />
+        <Route path="/exchange" element={<ExchangeView />} />
         <Route path="/rules/:id" element={<RulesView />} />
         <Route path="/sheets" element={<ShelfView />} />
         <Route path="/sheet/:id" element={<SheetView />} />

@@ -1,6 +1,7 @@
 /** /api/weather and /api/stand-ins/position: what outside devices say. They are asked, never believed about a kind. */
 import { Router } from "express";
 import { z } from "zod";
+import { scaleReading } from "../../stand-ins/scale.ts";
 import { trackAt } from "../../stand-ins/track.ts";
 import { type Station, weatherAt } from "../weather/station.ts";
 import { parseOr400, sendProblem } from "./problem.ts";
@@ -27,6 +28,15 @@ export function surroundingsRoutes(station: Station | undefined): Router {
   router.get("/stand-ins/position", (request, response) => {
     const query = parseOr400(momentQuery, request.query, response);
     if (query !== undefined) response.json(trackAt(new Date(query.at)));
+  });
+
+  router.get("/stand-ins/scale", (request, response) => {
+    const query = parseOr400(
+      z.strictObject({ capCm: z.coerce.number().positive().max(200).optional() }),
+      request.query,
+      response,
+    );
+    if (query !== undefined) response.json(scaleReading(query.capCm));
   });
 
   return router;

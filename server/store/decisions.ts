@@ -46,6 +46,8 @@ const frozenSchema = z.object({
   endings: z.array(bodyEndingSchema),
 });
 
+const PERMITS: Readonly<Record<Verdict, number>> = { leave: 0, hold: 1, basket: 2 };
+
 /** The decisions of all owners; every question names its owner. */
 export class DecisionStore {
   private readonly models: Models;
@@ -93,12 +95,23 @@ export class DecisionStore {
     return rows.map((row) => this.kept(row));
   }
 
-  /** The latest decision of every find of an owner. */
-  async latest(ownerId: string): Promise<KeptDecision[]> {
+  /**
+   * The latest decision of every find that is not put away, with the record as it is now. Whatever happened to the record
+   * since, an undo, an edit from elsewhere, a second look: today's verdict is the stricter of both records' answers.
+   */
+  async latest(ownerId: string): Promise<(KeptDecision & { readonly current: Find })[]> {
     const rows = await this.models.decisions.findAll({ where: { ownerId }, order: [["decidedAt", "DESC"]] });
+    const current = new Map((await this.finds.list(ownerId)).map(({ find }) => [find.id, find]));
     return rows
       .filter((row, index) => rows.findIndex((one) => one.findId === row.findId) === index)
-      .map((row) => this.kept(row));
+      .flatMap((row) => {
+        const now = current.get(row.findId);
+        if (now === undefined) return [];
+        const decision = this.kept(row);
+        const { verdict } = assess(now, this.knowledge);
+        const stricter = PERMITS[verdict] < PERMITS[decision.today.verdict] ? verdict : decision.today.verdict;
+        return [{ ...decision, current: now, today: { ...decision.today, verdict: stricter } }];
+      });
   }
 
   private kept(row: DecisionRow): KeptDecision {

@@ -3,7 +3,7 @@ import Box from "@mui/material/Box";
 import { Link } from "react-router";
 import { TOUCH, tone } from "../theme/tokens.ts";
 
-export type View = "find" | "tests" | "decide" | "log" | "sheets";
+export type View = "find" | "tests" | "decide" | "basket" | "log" | "sheets";
 
 interface TrailProps {
   readonly view: View;
@@ -16,6 +16,7 @@ export function Trail({ view, findId, dark = false }: TrailProps) {
     { view: "find", name: "Find", to: findId === undefined ? undefined : `/find/${findId}` },
     { view: "tests", name: "Tests", to: findId === undefined ? "/tests" : `/tests/${findId}` },
     { view: "decide", name: "Decide", to: findId === undefined ? undefined : `/decide/${findId}` },
+    { view: "basket", name: "Basket", to: "/basket" },
     { view: "log", name: "Log", to: "/log" },
   ];
   const ink = dark ? tone.onDark : tone.ink;

@@ -8,6 +8,7 @@ const decisionSchema = z.object({
   decidedAt: z.string(),
   version: z.number(),
   find: findSchema,
+  current: findSchema.optional(),
   rules: z.record(z.string(), z.union([z.string(), z.number()])),
   edition: z.string(),
   answer: z.object({

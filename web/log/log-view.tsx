@@ -81,6 +81,9 @@ export function LogView() {
             <Typography variant="h2" component="h1">
               Finds
             </Typography>
+            <Link to="/exchange" style={{ color: tone.ink, marginLeft: "auto", marginRight: 20 }}>
+              Files
+            </Link>
             <ButtonBase
               onClick={() => void start().then((id) => navigate(`/find/${id}/bodies`))}
               sx={{

@@ -1,0 +1,79 @@
+import { expect } from "chai";
+import { apartBecause, basketOf, countLimits, type DecidedFind } from "./basket.ts";
+
+const decision = (
+  id: string,
+  ending: DecidedFind["endings"][number]["ending"],
+  more: Partial<DecidedFind> = {},
+): DecidedFind => ({
+  find: { id, label: id, bodies: [{ id: "A", measures: { weightG: 40 } }, { id: "B" }] },
+  decidedAt: "2026-09-14T12:00:00Z",
+  endings: [
+    { body: "A", ending },
+    { body: "B", ending },
+  ],
+  answer: { restsOn: ["agaricus-campestris"], conditions: ["second-person"] },
+  today: { verdict: "basket" },
+  ...more,
+});
+const first = (...decisions: DecidedFind[]) => {
+  const [one] = basketOf(decisions);
+  if (one === undefined) throw new Error("nothing carried");
+  return one;
+};
+
+describe("the basket", () => {
+  it("holds what was decided as food, what goes home to finish, and nothing that was left", () => {
+    expect(
+      basketOf([
+        decision("good", "basket"),
+        decision("open", "home-to-finish"),
+        decision("bad", "left-unknown"),
+        decision("seen", "looked-at-only"),
+      ]).map((one) => [one.find, one.compartment]),
+    ).to.deep.equal([
+      ["good", "others"],
+      ["good", "others"],
+      ["open", "apart-from-food"],
+      ["open", "apart-from-food"],
+    ]);
+  });
+
+  it("keeps what is poisonous raw in the part that is cooked", () => {
+    expect(
+      first(decision("raw", "basket", { answer: { restsOn: ["x"], conditions: ["raw-poisonous"] } })).compartment,
+    ).to.equal("cook-only");
+    expect(first(decision("cook", "must-be-cooked")).compartment).to.equal("cook-only");
+  });
+
+  it("takes out what today's sheets no longer clear, whatever was decided", () => {
+    for (const verdict of ["hold", "leave"] as const)
+      expect(first(decision("old", "basket", { today: { verdict } }))).to.include({
+        compartment: "apart-from-food",
+        takenBack: true,
+      });
+  });
+
+  it("lets nothing unsure lie with food, and no two kinds in one bag", () => {
+    const good = first(decision("good", "basket"));
+    const unsure = first(decision("open", "home-to-finish"));
+    const cooked = first(decision("cook", "must-be-cooked"));
+    const other = first(decision("other", "basket", { answer: { restsOn: ["cantharellus-cibarius"] } }));
+    expect(apartBecause(good, unsure)).to.contain("never lies with food");
+    expect(apartBecause(good, cooked)).to.contain("raw");
+    expect(apartBecause(good, other)).to.contain("own bag");
+    expect(apartBecause(good, good)).to.equal(undefined);
+  });
+
+  it("counts against the person's own limits, and never takes an unweighed body for weightless", () => {
+    const carried = basketOf([decision("good", "basket"), decision("open", "home-to-finish")]);
+    const [grams, pieces, kind] = countLimits(carried, [
+      { kind: "all", grams: 30 },
+      { kind: "all", pieces: 2 },
+      { kind: "boletus-edulis", pieces: 1 },
+    ]);
+    expect(grams).to.deep.include({ grams: 40, pieces: 2, unweighed: 1, over: true });
+    expect(pieces?.over).to.equal(false);
+    expect(kind).to.deep.include({ pieces: 0, over: false });
+  });
+});

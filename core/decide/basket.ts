@@ -1,0 +1,116 @@
+/** What is carried home: which compartment, what may lie with what, and what a person's own limits leave. */
+import type { ConditionCode } from "../judge/verdict.ts";
+import type { BodyEnding } from "./decision.ts";
+import { isAmongFood } from "./endings.ts";
+
+export const COMPARTMENTS = ["cook-only", "others", "apart-from-food"] as const;
+export type Compartment = (typeof COMPARTMENTS)[number];
+
+/** What of a decision the basket needs. */
+export interface DecidedFind {
+  /** The record as it is now, where it is known: weights are told after deciding. */
+  readonly current?: DecidedFind["find"];
+  readonly find: {
+    readonly id: string;
+    readonly label?: string | undefined;
+    readonly bodies: readonly {
+      readonly id: string;
+      readonly measures?: { readonly weightG?: number | undefined } | undefined;
+    }[];
+  };
+  readonly decidedAt: string;
+  readonly endings: readonly BodyEnding[];
+  readonly answer: { readonly restsOn: readonly string[]; readonly conditions?: readonly string[] | undefined };
+  /** What today's sheets say of the record that was decided. */
+  readonly today: { readonly verdict: "leave" | "hold" | "basket" };
+}
+
+/** One body in the basket. */
+export interface Carried {
+  readonly find: string;
+  readonly label: string;
+  readonly body: string;
+  readonly ending: BodyEnding["ending"];
+  readonly kinds: readonly string[];
+  readonly weightG: number | undefined;
+  readonly compartment: Compartment;
+  /** Decided as food, but today's sheets no longer clear it: it goes apart. */
+  readonly takenBack: boolean;
+}
+
+/** Endings that are carried home, but not as food yet. */
+const CARRIED_APART: ReadonlySet<BodyEnding["ending"]> = new Set<BodyEnding["ending"]>([
+  "home-to-finish",
+  "puzzle-kept-open",
+]);
+const COOK_ONLY: readonly ConditionCode[] = ["raw-poisonous", "boil-first"];
+
+/** The bodies that are carried, each in its compartment. What today's sheets no longer clear lies apart from food. */
+export function basketOf(decisions: readonly DecidedFind[]): readonly Carried[] {
+  return decisions.flatMap(({ find, current = find, endings, answer, today }) =>
+    endings.flatMap(({ body, ending }): Carried[] => {
+      const food = isAmongFood(ending);
+      if (!food && !CARRIED_APART.has(ending)) return [];
+      const cleared = today.verdict === "basket";
+      const cookOnly = ending === "must-be-cooked" || COOK_ONLY.some((code) => answer.conditions?.includes(code));
+      return [
+        {
+          find: find.id,
+          label: find.label ?? "a find without a name",
+          body,
+          ending,
+          kinds: answer.restsOn,
+          weightG: current.bodies.find((one) => one.id === body)?.measures?.weightG,
+          compartment: !food || !cleared ? "apart-from-food" : cookOnly ? "cook-only" : "others",
+          takenBack: food && !cleared,
+        },
+      ];
+    }),
+  );
+}
+
+/** Why two bodies may not lie together, or undefined where they may. */
+export function apartBecause(one: Carried, other: Carried): string | undefined {
+  if ((one.compartment === "apart-from-food") !== (other.compartment === "apart-from-food"))
+    return "what is not named yet never lies with food";
+  if (one.compartment !== other.compartment) return "raw-poisonous ones lie apart from what may be eaten raw";
+  if (one.find !== other.find && one.kinds.join() !== other.kinds.join()) return "kinds lie apart, each in its own bag";
+  return undefined;
+}
+
+/** A limit that the person entered; the program does not know the law. */
+export interface Limit {
+  /** A sheet's id, or "all" together. */
+  readonly kind: string;
+  readonly grams?: number | undefined;
+  readonly pieces?: number | undefined;
+}
+
+/** How a limit stands. */
+export interface LimitState {
+  readonly limit: Limit;
+  readonly grams: number;
+  readonly pieces: number;
+  /** Bodies without a weight: the grams are more than they seem. */
+  readonly unweighed: number;
+  readonly over: boolean;
+}
+
+/** Counts what is carried as food against limits; a body without a weight is never taken for weightless. */
+export function countLimits(carried: readonly Carried[], limits: readonly Limit[]): readonly LimitState[] {
+  return limits.map((limit) => {
+    const counted = carried.filter(
+      (one) => one.compartment !== "apart-from-food" && (limit.kind === "all" || one.kinds.includes(limit.kind)),
+    );
+    const grams = counted.reduce((sum, one) => sum + (one.weightG ?? 0), 0);
+    return {
+      limit,
+      grams,
+      pieces: counted.length,
+      unweighed: counted.filter((one) => one.weightG === undefined).length,
+      over:
+        (limit.grams !== undefined && grams > limit.grams) ||
+        (limit.pieces !== undefined && counted.length > limit.pieces),
+    };
+  });
+}

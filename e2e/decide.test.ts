@@ -1,0 +1,189 @@
+import { readFileSync } from "node:fs";
+import { expect } from "chai";
+import type { Page } from "playwright-core";
+import { uuidv7 } from "uuidv7";
+import { seasonFinds } from "../demo/season.ts";
+import { type Application, startApplication, untilSaved, untilVerdict } from "./application.ts";
+
+const idOf = (label: string): string => seasonFinds().find((find) => find.label?.startsWith(label))?.id ?? "";
+const CLUSTER = idOf("cluster on");
+const GOOD = idOf("white ones in an arc");
+
+describe("deciding", () => {
+  let application: Application;
+  before(async () => {
+    application = await startApplication("yes");
+  });
+  after(() => application.stop());
+
+  const decide = async (page: Page, endings: Readonly<Record<string, string>>) => {
+    for (const [body, ending] of Object.entries(endings))
+      await page.getByLabel(`Ending of ${body}`).selectOption(ending);
+    await page.getByRole("button", { name: "Decide, and freeze it" }).click();
+    await page.getByRole("list", { name: "Earlier decisions" }).getByRole("listitem").first().waitFor();
+  };
+
+  it("freezes a good find into the basket, weighs it, and counts it against the person's own limit", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/decide/${GOOD}`);
+    await untilVerdict(page, "basket");
+    const bodies = seasonFinds().find((find) => find.id === GOOD)?.bodies ?? [];
+    await decide(
+      page,
+      Object.fromEntries(bodies.map((body) => [body.id, body.keep === false ? "looked-at-only" : "basket"])),
+    );
+    await page.getByText(/The answer then was basket/).waitFor();
+    await page.goto(`${application.address}/basket`);
+    const part = page.locator('[data-compartment="others"], [data-compartment="cook-only"]').first();
+    await part.waitFor();
+    await page.getByRole("button", { name: /Weigh/ }).first().click();
+    await page
+      .getByText(/^\d+ g$/)
+      .first()
+      .waitFor();
+    await page.getByLabel("A limit").fill("5");
+    await page.getByRole("button", { name: "grams" }).click();
+    await page
+      .locator('[data-over="true"]')
+      .getByText(/over it/)
+      .waitFor();
+    // the weight is with the record
+    await page.reload();
+    await page
+      .getByText(/^\d+ g$/)
+      .first()
+      .waitFor();
+    await context.close();
+  });
+
+  it("never lets the mixed cluster into the basket: not by the list, a request, a file, or a record that claims it", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/decide/${CLUSTER}`);
+    await untilVerdict(page, "leave");
+    for (const body of ["A", "B", "C"]) {
+      const options = page.getByLabel(`Ending of ${body}`).locator("option");
+      const open = await options.evaluateAll((all) =>
+        all.filter((one) => !(one as HTMLOptionElement).disabled).map((one) => (one as HTMLOptionElement).value),
+      );
+      expect(open).to.include("home-to-finish").and.not.to.include("basket").and.not.to.include("must-be-cooked");
+    }
+    const api = page.request;
+    const forged = await api.post(`${application.address}/api/finds/${CLUSTER}/decisions`, {
+      data: { id: uuidv7(), version: 1, endings: ["A", "B", "C"].map((body) => ({ body, ending: "basket" })) },
+    });
+    expect(forged.status()).to.equal(400);
+    // a file whose bodies say that they are in the basket
+    const file = JSON.parse(readFileSync("demo/finds/cluster-on-the-birch-stump.json", "utf8")) as {
+      label: string;
+      bodies: object[];
+    };
+    const claimed = {
+      ...file,
+      id: uuidv7(),
+      label: "claimed by a file",
+      bodies: file.bodies.map((body) => ({ ...body, ending: "basket" })),
+    };
+    await page.goto(`${application.address}/exchange`);
+    await page.getByLabel("File with finds").setInputFiles({
+      name: "finds.json",
+      mimeType: "application/json",
+      buffer: Buffer.from(JSON.stringify(claimed)),
+    });
+    await page.getByTestId("taken").getByRole("link", { name: "claimed by a file" }).click();
+    await untilVerdict(page, "leave");
+    await untilSaved(page);
+    await page.goto(`${application.address}/basket`);
+    await page.getByRole("heading", { name: "Basket" }).waitFor();
+    await page.waitForLoadState("networkidle");
+    expect(await page.getByText("claimed by a file").count()).to.equal(0);
+    expect(await page.getByText("cluster on the birch stump").count()).to.equal(0);
+    await context.close();
+  });
+
+  it("takes a find out of the basket when a later look says otherwise", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/find/${GOOD}/foot`);
+    await untilVerdict(page, "basket");
+    await page.getByRole("button", { name: /^Body A/ }).click();
+    await page.locator('[data-character="base"] [data-state="sac"]').click();
+    await page
+      .locator('[data-verdict="leave"][data-state="fresh"], [data-verdict="hold"][data-state="fresh"]')
+      .first()
+      .waitFor();
+    await untilSaved(page);
+    await page.goto(`${application.address}/basket`);
+    await page
+      .locator('[data-compartment="apart-from-food"]')
+      .getByText(/no longer clear it: take it out/)
+      .first()
+      .waitFor();
+    expect(await page.locator('[data-compartment="others"]').count()).to.equal(0);
+    await context.close();
+  });
+
+  it("a stricter ending wants its reason", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/decide/${idOf("chanterelles")}`);
+    await untilVerdict(page, "basket");
+    await page.getByLabel("Ending of A").selectOption("left-to-grow");
+    await page.getByLabel("Ending of B").selectOption("left-to-grow");
+    expect(await page.getByRole("button", { name: "Decide, and freeze it" }).isDisabled()).to.equal(true);
+    await page.getByLabel("Reason for A").fill("too few of them");
+    await page.getByLabel("Reason for B").fill("too few of them");
+    await page.getByRole("button", { name: "Decide, and freeze it" }).click();
+    await page.getByText(/left to grow on \(too few of them\)/).waitFor();
+    await context.close();
+  });
+
+  it("a change of house rules answers anew and shows which open finds turn; the woodtuft wants experience", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/rules/${idOf("pale one")}`);
+    await page.locator('[data-state="fresh"]').first().waitFor();
+    await page.locator('[data-rule="smallBrown"] [data-state="known"]').click();
+    await page
+      .getByRole("alert")
+      .getByText(/no funeral bell that you looked at/)
+      .waitFor();
+    await page.locator('[data-rule="distance"] [data-state="3"]').click();
+    await page.getByTestId("turned").waitFor();
+    await page.locator('[data-rule="distance"] [data-state="3"][aria-pressed="true"]').waitFor();
+    await page.getByRole("button", { name: /My first years/ }).click();
+    await page.locator('[data-rule="larvae"] [data-state="none"][aria-pressed="true"]').waitFor();
+    await page.getByTestId("turned").waitFor();
+    await context.close();
+  });
+
+  it("writes all finds without their places, and says what a format cannot carry", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/exchange`);
+    const save = async (name: string) => {
+      await page.getByRole("button", { name, exact: true }).click();
+      const [download] = await Promise.all([
+        page.waitForEvent("download"),
+        page.getByRole("button", { name: "Write the file" }).click(),
+      ]);
+      const chunks: Buffer[] = [];
+      for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
+      return Buffer.concat(chunks).toString("utf8");
+    };
+    const json = await save("our own JSON");
+    expect(JSON.parse(json)).to.have.length.greaterThan(5);
+    expect(json).not.to.contain('"lat"').and.not.to.contain("Skirrow");
+    await save("GPX waypoints");
+    await page
+      .getByTestId("losses")
+      .getByText(/Not carried/)
+      .first()
+      .waitFor();
+    await page.getByLabel("File with finds").setInputFiles({
+      name: "finds.json",
+      mimeType: "application/json",
+      buffer: Buffer.from('{"format":"jittery-cap/find","version":1,"id":"x","bodies":[]}'),
+    });
+    await page
+      .getByRole("alert")
+      .getByText(/Nothing was taken.*bodies/)
+      .waitFor();
+    await context.close();
+  });
+});

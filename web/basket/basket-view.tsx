@@ -1,0 +1,251 @@
+/** Basket: what is carried home, in its compartments, against the person's own limits. */
+import {
+  basketOf,
+  type Carried,
+  COMPARTMENTS,
+  type Compartment,
+  countLimits,
+  ENDING_WORDS,
+  type Limit,
+} from "@jittery-cap/core";
+import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import InputBase from "@mui/material/InputBase";
+import Typography from "@mui/material/Typography";
+import { useCallback, useEffect, useState } from "react";
+import { Link } from "react-router";
+import { SplitCard } from "../card/split-card.tsx";
+import { Trail } from "../card/trail.tsx";
+import { changeFind } from "../device/change-find.ts";
+import { latestDecisions, type ShownDecision } from "../device/decisions.ts";
+import { deliver } from "../device/outbox.ts";
+import { TOUCH, tone } from "../theme/tokens.ts";
+import { keepLimits, readLimits } from "./limits.ts";
+
+const PART_WORDS: Readonly<Record<Compartment, { readonly name: string; readonly about: string }>> = {
+  "cook-only": {
+    name: "Cooked only",
+    about: "Poisonous raw, or to be boiled first: apart from all that is eaten raw.",
+  },
+  others: { name: "The others", about: "Each kind in a paper bag of its own." },
+  "apart-from-food": {
+    name: "Apart from food",
+    about: "Not named yet, or no longer cleared: in a box of its own, never with food.",
+  },
+};
+
+export function BasketView() {
+  const [decisions, setDecisions] = useState<readonly ShownDecision[] | "unreachable">();
+  const [limits, setLimits] = useState<readonly Limit[]>(readLimits);
+  const load = useCallback(() => void latestDecisions().then((all) => setDecisions(all ?? "unreachable")), []);
+  useEffect(load, [load]);
+  const carried =
+    decisions === undefined || decisions === "unreachable"
+      ? []
+      : basketOf(decisions.map(({ current, ...one }) => ({ ...one, ...(current === undefined ? {} : { current }) })));
+  const food = carried.filter((one) => one.compartment !== "apart-from-food");
+  const setAll = (next: readonly Limit[]) => {
+    setLimits(next);
+    keepLimits(next);
+  };
+  return (
+    <SplitCard
+      darkShare={0.45}
+      light={
+        <>
+          <Trail view="basket" />
+          <Box sx={{ px: { xs: 2.5, md: 3.5 }, pt: 2.5, pb: 3, flex: 1, minHeight: 0, overflowY: "auto" }}>
+            <Typography variant="h2" component="h1">
+              Basket
+            </Typography>
+            {decisions === "unreachable" && (
+              <Box role="alert">The server cannot be reached: what is in the basket is not known. Hold it all.</Box>
+            )}
+            {decisions !== undefined && decisions !== "unreachable" && carried.length === 0 && (
+              <Typography sx={{ pt: 1 }}>
+                Nothing is decided to be carried home. A find is decided under Decide.
+              </Typography>
+            )}
+            {COMPARTMENTS.map((part) => {
+              const here = carried.filter((one) => one.compartment === part);
+              if (here.length === 0) return null;
+              return (
+                <Box
+                  key={part}
+                  component="section"
+                  aria-label={PART_WORDS[part].name}
+                  data-compartment={part}
+                  sx={{ pt: 2.25 }}
+                >
+                  <Typography variant="h3" component="h2">
+                    {PART_WORDS[part].name}
+                  </Typography>
+                  <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem", pb: 0.5 }}>{PART_WORDS[part].about}</Box>
+                  {here.map((one) => (
+                    <CarriedLine
+                      key={`${one.find} ${one.body}`}
+                      carried={one}
+                      decisions={decisions === undefined || decisions === "unreachable" ? [] : decisions}
+                      onWeighed={load}
+                    />
+                  ))}
+                </Box>
+              );
+            })}
+          </Box>
+        </>
+      }
+      dark={
+        <Box sx={{ p: { xs: 2.5, md: 3.25 }, pt: { md: 9 }, overflowY: "auto" }}>
+          <Typography variant="h1" component="p">
+            {food.length} {food.length === 1 ? "body" : "bodies"}
+          </Typography>
+          <Typography sx={{ color: tone.onDarkSoft, pt: 1, pb: 2 }}>
+            In paper or mesh; never in plastic for longer than the walk. Kinds apart. In the cold at home, a few days.
+          </Typography>
+          <Limits carried={carried} limits={limits} onSet={setAll} />
+        </Box>
+      }
+    />
+  );
+}
+
+function CarriedLine({
+  carried,
+  decisions,
+  onWeighed,
+}: {
+  carried: Carried;
+  decisions: readonly ShownDecision[];
+  onWeighed: () => void;
+}) {
+  const { find, label, body, ending, weightG, takenBack } = carried;
+  const [grams, setGrams] = useState(weightG);
+  const weigh = async () => {
+    const decision = decisions.find((one) => one.find.id === find);
+    const decided = decision?.current ?? decision?.find;
+    const record = decided?.bodies.find((one) => one.id === body);
+    const query = record?.measures?.capCm === undefined ? "" : `?capCm=${record.measures.capCm}`;
+    const response = await fetch(`/api/stand-ins/scale${query}`).catch(() => undefined);
+    const content: unknown = await response?.json().catch(() => undefined);
+    const read =
+      typeof content === "object" && content !== null && "grams" in content && typeof content.grams === "number"
+        ? content.grams
+        : undefined;
+    if (read === undefined) return;
+    const kept = await changeFind(find, {
+      kind: "set-body",
+      body,
+      field: "measures",
+      value: JSON.parse(JSON.stringify({ ...record?.measures, weightG: read })),
+    });
+    if (kept) setGrams(read);
+    // what is in the basket is asked of the server: the weight has to be there first
+    await deliver(find);
+    onWeighed();
+  };
+  return (
+    <Box
+      data-carried={`${find} ${body}`}
+      sx={{
+        display: "flex",
+        gap: 1.5,
+        alignItems: "center",
+        flexWrap: "wrap",
+        minHeight: 56,
+        borderTop: `1px solid ${tone.boneLine}`,
+      }}
+    >
+      <Box sx={{ flex: "1 1 240px" }}>
+        <Link to={`/decide/${find}`} style={{ color: tone.ink, fontWeight: 700 }}>
+          {body} of {label}
+        </Link>
+        <Box
+          sx={{ color: takenBack ? tone.rust : tone.inkSoft, fontWeight: takenBack ? 700 : 450, fontSize: "0.9375rem" }}
+        >
+          {takenBack ? "today's sheets no longer clear it: take it out" : ENDING_WORDS[ending]}
+        </Box>
+      </Box>
+      <Box sx={{ color: tone.inkSoft }}>{grams === undefined ? "not weighed" : `${grams} g`}</Box>
+      <ButtonBase
+        onClick={() => void weigh()}
+        sx={{ minHeight: TOUCH, px: 1.5, border: `1px solid ${tone.boneLine}`, bgcolor: tone.paper }}
+      >
+        Weigh (simulated scale)
+      </ButtonBase>
+    </Box>
+  );
+}
+
+function Limits({
+  carried,
+  limits,
+  onSet,
+}: {
+  carried: readonly Carried[];
+  limits: readonly Limit[];
+  onSet: (limits: readonly Limit[]) => void;
+}) {
+  const [text, setText] = useState("");
+  const states = countLimits(carried, limits);
+  const add = (unit: "grams" | "pieces") => {
+    const value = Number(text.replace(",", "."));
+    if (!(value > 0) || (unit === "pieces" && !Number.isInteger(value))) return;
+    onSet([...limits, { kind: "all", [unit]: value }]);
+    setText("");
+  };
+  return (
+    <Box component="section" aria-label="Limits" data-testid="limits">
+      <Typography variant="h3" component="h2">
+        Your limits for a day
+      </Typography>
+      <Box sx={{ color: tone.onDarkSoft, fontSize: "0.9375rem", pb: 1 }}>
+        Enter what the law of the place and its owner allow. The program does not know the law.
+      </Box>
+      {states.map((state, index) => (
+        <Box
+          key={`${state.limit.kind} ${state.limit.grams ?? ""} ${state.limit.pieces ?? ""}`}
+          data-over={state.over}
+          sx={{
+            display: "flex",
+            gap: 1.5,
+            alignItems: "center",
+            minHeight: TOUCH,
+            borderTop: `1px solid ${tone.mossLine}`,
+          }}
+        >
+          <Box sx={{ flex: 1, color: state.over ? tone.salmon : tone.onDark, fontWeight: state.over ? 750 : 450 }}>
+            {state.limit.grams === undefined
+              ? `${state.pieces} of ${state.limit.pieces} pieces`
+              : `${state.grams} of ${state.limit.grams} g${state.unweighed > 0 ? `, ${state.unweighed} not weighed` : ""}`}
+            {state.over ? ": over it" : ""}
+          </Box>
+          <ButtonBase
+            onClick={() => onSet(limits.filter((_one, at) => at !== index))}
+            sx={{ minHeight: TOUCH, color: tone.onDarkSoft, textDecoration: "underline" }}
+          >
+            drop
+          </ButtonBase>
+        </Box>
+      ))}
+      <Box sx={{ display: "flex", gap: 1, pt: 1, flexWrap: "wrap" }}>
+        <InputBase
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          placeholder="how much"
+          inputProps={{ inputMode: "decimal", "aria-label": "A limit" }}
+          sx={{ width: 120, minHeight: TOUCH, px: 1.25, bgcolor: tone.bone, color: tone.ink }}
+        />
+        {(["grams", "pieces"] as const).map((unit) => (
+          <ButtonBase
+            key={unit}
+            onClick={() => add(unit)}
+            sx={{ minHeight: TOUCH, px: 1.5, border: `1px solid ${tone.onDarkSoft}`, color: tone.onDark }}
+          >
+            {unit}
+          </ButtonBase>
+        ))}
+      </Box>
+    </Box>
+  );
+}
