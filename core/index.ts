@@ -22,6 +22,19 @@ export {
   permitsEnding,
 } from "./decide/endings.ts";
 export { experienceMissing, FIRST_YEARS, HOUSE_RULES, type HouseRule, isDefault } from "./decide/house-rules.ts";
+export {
+  bookSchema,
+  type Comparison,
+  compareLooks,
+  type Opinion,
+  opinionSchema,
+  packetOf,
+  WITNESS_KINDS,
+  type WitnessKind,
+  type WitnessLook,
+  witnessChanges,
+  witnessLookSchema,
+} from "./decide/packet.ts";
 export { figureOf, figureText } from "./figure/figure.ts";
 export type { Figure, Ink, Knowing, Part, Point2, Shape, Step } from "./figure/shapes.ts";
 export { ageSwatchOf, DRAWN_CHARACTERS, swatchOf } from "./figure/swatches.ts";

@@ -12,6 +12,7 @@ import { FindStore } from "./store/finds.ts";
 import { LOCAL_PERSON } from "./store/local-person.ts";
 import { migrate } from "./store/migrate.ts";
 import { defineModels } from "./store/models.ts";
+import { PacketStore } from "./store/packets.ts";
 import { PictureStore } from "./store/pictures.ts";
 import { type Scratch, scratchDatabase } from "./tests/scratch-database.ts";
 
@@ -37,6 +38,7 @@ describe("decisions", () => {
       store,
       pictures: new PictureStore(scratch.database, models),
       decisions: new DecisionStore(models, store, knowledge),
+      packets: new PacketStore(models, store),
       knowledge,
       owner: LOCAL_PERSON,
       logger: pino({ level: "silent" }),

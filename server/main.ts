@@ -13,6 +13,7 @@ import { FindStore } from "./store/finds.ts";
 import { LOCAL_PERSON } from "./store/local-person.ts";
 import { migrate } from "./store/migrate.ts";
 import { defineModels } from "./store/models.ts";
+import { PacketStore } from "./store/packets.ts";
 import { PictureStore } from "./store/pictures.ts";
 import { stationAt } from "./weather/station.ts";
 
@@ -37,6 +38,7 @@ async function main(): Promise<void> {
     store,
     pictures,
     decisions: new DecisionStore(models, store, knowledge),
+    packets: new PacketStore(models, store),
     station: stationAt(settings.WEATHER_STATION_URL ?? addressOf(simulated)),
     knowledge,
     owner: LOCAL_PERSON,

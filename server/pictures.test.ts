@@ -13,6 +13,7 @@ import { FindStore } from "./store/finds.ts";
 import { LOCAL_PERSON } from "./store/local-person.ts";
 import { migrate } from "./store/migrate.ts";
 import { defineModels } from "./store/models.ts";
+import { PacketStore } from "./store/packets.ts";
 import { LONGEST_SIDE, PictureStore } from "./store/pictures.ts";
 import { type Scratch, scratchDatabase } from "./tests/scratch-database.ts";
 
@@ -46,6 +47,7 @@ describe("pictures of a find", () => {
     app = createApp({
       store,
       decisions: new DecisionStore(models, store, knowledge),
+      packets: new PacketStore(models, store),
       pictures: new PictureStore(scratch.database, models),
       knowledge,
       owner: LOCAL_PERSON,

@@ -7,6 +7,7 @@ import { openDatabase } from "../store/database.ts";
 import { DecisionStore } from "../store/decisions.ts";
 import { FindStore } from "../store/finds.ts";
 import { defineModels } from "../store/models.ts";
+import { PacketStore } from "../store/packets.ts";
 import { PictureStore } from "../store/pictures.ts";
 import { createApp } from "./app.ts";
 
@@ -18,6 +19,7 @@ const store = new FindStore(nowhere, models);
 const app = createApp({
   store,
   decisions: new DecisionStore(models, store, knowledge),
+  packets: new PacketStore(models, store),
   pictures: new PictureStore(nowhere, models),
   knowledge,
   owner: "nobody",

@@ -9,10 +9,12 @@ import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
 import type { DecisionStore } from "../store/decisions.ts";
 import type { FindStore, StoredFind } from "../store/finds.ts";
+import type { PacketStore } from "../store/packets.ts";
 import type { PictureStore } from "../store/pictures.ts";
 import type { Station } from "../weather/station.ts";
 import { findDecisionRoutes, latestDecisionRoutes } from "./decisions.ts";
 import { findRoutes } from "./finds.ts";
+import { findPacketRoutes, packetRoutes } from "./packets.ts";
 import { pictureRoutes } from "./pictures.ts";
 import { problemHandler, sendProblem, valueOr400 } from "./problem.ts";
 import { surroundingsRoutes } from "./surroundings.ts";
@@ -27,6 +29,7 @@ export interface AppParts {
   readonly logger: Logger;
   readonly pictures: PictureStore;
   readonly decisions: DecisionStore;
+  readonly packets: PacketStore;
   /** The weather station, where there is one. */
   readonly station?: Station | undefined;
   readonly isDatabaseUp: () => Promise<boolean>;
@@ -81,6 +84,9 @@ export function createApp(parts: AppParts): Express {
   });
 
   app.use("/api", surroundingsRoutes(parts.station));
+  const forPackets = { packets: parts.packets, pictures: parts.pictures, finds: store, knowledge, owner };
+  app.use("/api/packets", packetRoutes(forPackets));
+  app.use("/api/finds", findPacketRoutes(forPackets));
   app.use("/api/decisions", latestDecisionRoutes({ decisions: parts.decisions, owner }));
   app.use("/api/finds", findDecisionRoutes({ decisions: parts.decisions, owner }));
   app.use("/api/finds", pictureRoutes({ pictures: parts.pictures, owner }));

@@ -35,6 +35,7 @@ describe("finds in MariaDB", () => {
       "2026-11-25-first-tables",
       "2026-11-25-pictures",
       "2026-11-25-decisions",
+      "2026-11-25-packets",
     ]);
   });
 

@@ -3,6 +3,7 @@ import type { QueryInterface, Sequelize } from "sequelize";
 import { SequelizeStorage, Umzug } from "umzug";
 import * as decisions from "./migrations/2026-11-25-decisions.ts";
 import * as firstTables from "./migrations/2026-11-25-first-tables.ts";
+import * as packets from "./migrations/2026-11-25-packets.ts";
 import * as pictures from "./migrations/2026-11-25-pictures.ts";
 
 /** One step forward and, where nothing would be lost, back. */
@@ -15,6 +16,7 @@ const MIGRATIONS: readonly (readonly [string, Migration])[] = [
   ["2026-11-25-first-tables", firstTables],
   ["2026-11-25-pictures", pictures],
   ["2026-11-25-decisions", decisions],
+  ["2026-11-25-packets", packets],
 ];
 
 /** The migrations of a database. */

@@ -53,11 +53,33 @@ export interface DecisionRow extends Model<InferAttributes<DecisionRow>, InferCr
   decidedAt: Date;
 }
 
+export interface PacketRow extends Model<InferAttributes<PacketRow>, InferCreationAttributes<PacketRow>> {
+  id: string;
+  ownerId: string;
+  findId: string;
+  token: string;
+  record: unknown;
+  madeAt: Date;
+}
+
+export interface WitnessRow extends Model<InferAttributes<WitnessRow>, InferCreationAttributes<WitnessRow>> {
+  id: string;
+  ownerId: string;
+  findId: string;
+  kind: string;
+  name: string;
+  agrees: boolean | null;
+  looks: unknown;
+  heardAt: Date;
+}
+
 export interface Models {
   readonly finds: ModelStatic<FindRow>;
   readonly edits: ModelStatic<EditRow>;
   readonly pictures: ModelStatic<PictureRow>;
   readonly decisions: ModelStatic<DecisionRow>;
+  readonly packets: ModelStatic<PacketRow>;
+  readonly witnesses: ModelStatic<WitnessRow>;
 }
 
 // Sequelize writes the column's name into the attribute it is given, so every column gets one of its own
@@ -123,6 +145,32 @@ export function defineModels(database: Sequelize): Models {
         decidedAt: DataTypes.DATE(3),
       },
       { tableName: "decisions", timestamps: false },
+    ),
+    packets: database.define<PacketRow>(
+      "packet",
+      {
+        id: { ...id(), primaryKey: true },
+        ownerId: id(),
+        findId: id(),
+        token: { type: DataTypes.CHAR(32), allowNull: false },
+        record: json(),
+        madeAt: DataTypes.DATE(3),
+      },
+      { tableName: "packets", timestamps: false },
+    ),
+    witnesses: database.define<WitnessRow>(
+      "witness",
+      {
+        id: { ...id(), primaryKey: true },
+        ownerId: id(),
+        findId: id(),
+        kind: { type: DataTypes.STRING(20), allowNull: false },
+        name: { type: DataTypes.STRING(200), allowNull: false },
+        agrees: { type: DataTypes.BOOLEAN, allowNull: true },
+        looks: json(),
+        heardAt: DataTypes.DATE(3),
+      },
+      { tableName: "witnesses", timestamps: false },
     ),
   };
 }

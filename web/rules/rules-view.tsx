@@ -121,7 +121,7 @@ export function RulesView() {
                     const chosen =
                       rules[rule] === undefined ? isDefault(rule, school.value) : rules[rule] === school.value;
                     return (
-                      <Box key={school.value}>
+                      <Box key={school.value} sx={{ display: "grid", alignContent: "start" }}>
                         <Choice
                           quiet
                           label={`${school.name}${isDefault(rule, school.value) ? " (default)" : ""}`}

@@ -1,0 +1,153 @@
+import { type Find, newFind } from "@jittery-cap/core";
+import { readKnowledge } from "@jittery-cap/shelf";
+import { expect } from "chai";
+import type { Express } from "express";
+import { PDFParse } from "pdf-parse";
+import { pino } from "pino";
+import request from "supertest";
+import { uuidv7 as uuid } from "uuidv7";
+import { seasonFinds } from "../demo/season.ts";
+import { createApp } from "./http/app.ts";
+import { shortCode } from "./paper/find-paper.ts";
+import { DecisionStore } from "./store/decisions.ts";
+import { FindStore } from "./store/finds.ts";
+import { LOCAL_PERSON } from "./store/local-person.ts";
+import { migrate } from "./store/migrate.ts";
+import { defineModels } from "./store/models.ts";
+import { PacketStore } from "./store/packets.ts";
+import { PictureStore } from "./store/pictures.ts";
+import { type Scratch, scratchDatabase } from "./tests/scratch-database.ts";
+
+const GOOD = seasonFinds().find((one) => one.label?.startsWith("white ones in an arc")) as Find;
+/** The text of a PDF, by an independent reader. */
+async function textOf(content: Buffer): Promise<{ text: string; pages: number }> {
+  const parser = new PDFParse({ data: new Uint8Array(content) });
+  const { text, total } = await parser.getText();
+  await parser.destroy();
+  return { text: text.replace(/\s+/g, " "), pages: total };
+}
+
+describe("a second pair of eyes", () => {
+  let scratch: Scratch;
+  let app: Express;
+  let token: string;
+
+  before(async () => {
+    scratch = await scratchDatabase();
+    await migrate(scratch.database);
+    const models = defineModels(scratch.database);
+    const store = new FindStore(scratch.database, models);
+    const knowledge = readKnowledge();
+    app = createApp({
+      store,
+      pictures: new PictureStore(scratch.database, models),
+      decisions: new DecisionStore(models, store, knowledge),
+      packets: new PacketStore(models, store),
+      knowledge,
+      owner: LOCAL_PERSON,
+      logger: pino({ level: "silent" }),
+      isDatabaseUp: () => Promise.resolve(true),
+    });
+    await store.put(LOCAL_PERSON, GOOD, 0);
+    const made = await request(app).post(`/api/finds/${GOOD.id}/packets`).send({ id: uuid() });
+    token = made.body.token;
+  });
+  after(() => scratch.drop());
+
+  const opinion = (more: object = {}) => ({
+    id: uuid(),
+    name: "Ilva Marrund",
+    inHand: true,
+    looks: [{ body: "A", entry: { character: "ring", states: ["skirt"] } }],
+    ...more,
+  });
+  const witnesses = async () =>
+    (await request(app).get(`/api/finds/${GOOD.id}/witnesses`)).body.witnesses as { kind: string; name: string }[];
+  const pdf = (path: string) =>
+    request(app)
+      .get(path)
+      .buffer(true)
+      .parse((response, done) => {
+        const chunks: Buffer[] = [];
+        response.on("data", (chunk: Buffer) => chunks.push(chunk));
+        response.on("end", () => done(null, Buffer.concat(chunks)));
+      });
+
+  it("is given the record by its token, without answer, name, rules and place", async () => {
+    const { status, body } = await request(app).get(`/api/packets/${token}`);
+    expect(status).to.equal(200);
+    expect(body.record.bodies).to.have.length(GOOD.bodies.length);
+    const text = JSON.stringify(body);
+    for (const hidden of [
+      "verdict",
+      "dangers",
+      "takenFor",
+      "lat",
+      GOOD.place?.name ?? "no place",
+      GOOD.label ?? "no label",
+    ])
+      expect(text, hidden).not.to.contain(`"${hidden}"`);
+  });
+
+  it("in hand and from pictures are different, and each is kept once", async () => {
+    const said = opinion();
+    for (const status of [201, 201])
+      expect((await request(app).post(`/api/packets/${token}/opinions`).send(said)).status).to.equal(status);
+    await request(app)
+      .post(`/api/packets/${token}/opinions`)
+      .send(opinion({ name: "Somebody far", inHand: false }));
+    expect((await witnesses()).map((one) => [one.name, one.kind])).to.deep.equal([
+      ["Ilva Marrund", "in-hand"],
+      ["Somebody far", "from-pictures"],
+    ]);
+  });
+
+  it("that does not exist is simulated, says so, and is never taken for a hand", async () => {
+    expect((await request(app).post(`/api/packets/${token}/stand-in`).send({ differs: true })).status).to.equal(201);
+    expect((await witnesses()).at(-1)?.kind).to.equal("simulated");
+  });
+
+  it("books are noted with their title and whether they agree", async () => {
+    const { body } = await request(app)
+      .post(`/api/finds/${GOOD.id}/books`)
+      .send({ id: uuid(), title: "A book of the lakes", agrees: true });
+    expect(body.witnesses.at(-1)).to.deep.include({ kind: "book", name: "A book of the lakes", agrees: true });
+  });
+
+  it("bad opinions, wrong tokens and packets of no find are refused", async () => {
+    const bad = await request(app)
+      .post(`/api/packets/${token}/opinions`)
+      .send(opinion({ looks: [{ body: "A", entry: { character: "ring", states: ["halo"] } }] }));
+    expect(bad.status).to.equal(400);
+    expect(bad.body.errors[0].path).to.contain("looks[0].entry.states[0]");
+    expect((await request(app).get(`/api/packets/${"0".repeat(32)}`)).status).to.equal(404);
+    expect((await request(app).get("/api/packets/short")).status).to.equal(400);
+    expect((await request(app).post(`/api/finds/${uuid()}/packets`).send({ id: uuid() })).status).to.equal(404);
+  });
+
+  it("the find's page holds answer, conditions, record and code, on one page of A5 or A4, read back", async () => {
+    for (const size of ["A5", "A4"]) {
+      const { status, type, body } = await pdf(`/api/finds/${GOOD.id}/paper.pdf?size=${size}`);
+      expect(status).to.equal(200);
+      expect(type).to.equal("application/pdf");
+      const { text, pages } = await textOf(body as Buffer);
+      expect(pages, size).to.equal(1);
+      expect(text).to.contain(GOOD.label).and.to.contain("Basket").and.to.contain("with the specimen in hand");
+      expect(text).to.contain("ring skirt").and.to.contain(shortCode(GOOD.id));
+    }
+    expect((await request(app).get(`/api/finds/${GOOD.id}/paper.pdf?size=A0`)).status).to.equal(400);
+  });
+
+  it("the packet's page holds what was seen, and no answer", async () => {
+    const { body } = await pdf(`/api/packets/${token}/paper.pdf`);
+    const { text } = await textOf(body as Buffer);
+    expect(text).to.contain("ring skirt").and.not.to.contain("Basket").and.not.to.contain("Nearest");
+  });
+
+  it("a page of a find that nobody has looked at is a page all the same", async () => {
+    const find = newFind(uuid(), "2026-09-14T10:20:00+02:00");
+    await request(app).put(`/api/finds/${find.id}`).send({ version: 0, find });
+    const { text } = await textOf((await pdf(`/api/finds/${find.id}/paper.pdf`)).body as Buffer);
+    expect(text).to.contain("Hold").and.to.contain("Not looked at");
+  });
+});

@@ -1,0 +1,214 @@
+/** A find on one page of paper: figure, record, answer, conditions, and a label for the kept specimen. */
+import {
+  type Answer,
+  CHARACTER_WORDS,
+  CONDITION_WORDS,
+  type Figure,
+  type Find,
+  figureOf,
+  type Ink,
+  stateWords,
+} from "@jittery-cap/core";
+import PDFDocument from "pdfkit";
+
+export const PAPER_SIZES = ["A5", "A4"] as const;
+export type PaperSize = (typeof PAPER_SIZES)[number];
+
+const MARGIN = 34;
+const SERIF = "Times-Italic";
+const PLAIN = "Helvetica";
+const BOLD = "Helvetica-Bold";
+const INK = "#1d211a";
+const SOFT = "#4c5146";
+const VERDICTS = { leave: "Leave it", hold: "Hold", basket: "Basket" } as const;
+const FILLS: Readonly<Record<string, string>> = {
+  paper: "#fbf6e8",
+  flesh: "#fffdf6",
+  shade: "#dcd8cc",
+  soil: "#dcd3bb",
+  leaf: "#8b8f5f",
+  wood: "#cdb48c",
+  line: INK,
+  faint: "#a8a391",
+};
+
+/** A short code for the specimen's bag: six letters and digits that are not easily mistaken for one another. */
+export function shortCode(id: string): string {
+  const letters = "23456789ABCDEFGHJKMNPQRSTVWXYZ";
+  let number = 0n;
+  for (const sign of id) number = (number * 131n + BigInt(sign.codePointAt(0) ?? 0)) % 729_000_000n;
+  let code = "";
+  for (let place = 0; place < 6; place++) {
+    code = (letters[Number(number % 30n)] ?? "2") + code;
+    number /= 30n;
+  }
+  return code;
+}
+
+/**
+ * The page as a PDF. Without an answer it is a packet's: what was seen, and nothing of what was made of it.
+ * @param pigments colours of states, so that paper and screen agree; a state without one is drawn as paper
+ */
+export function findPaper(find: Find, answer: Answer | undefined, size: PaperSize): Promise<Buffer> {
+  const document = new PDFDocument({
+    size,
+    margin: MARGIN,
+    info: { Title: find.label ?? "A find", Creator: "Jittery Cap" },
+  });
+  const chunks: Buffer[] = [];
+  document.on("data", (chunk: Buffer) => chunks.push(chunk));
+  const ended = new Promise<Buffer>((resolve, reject) => {
+    document.on("end", () => resolve(Buffer.concat(chunks)));
+    document.on("error", reject);
+  });
+  draw(document, find, answer);
+  document.end();
+  return ended;
+}
+
+type Paper = InstanceType<typeof PDFDocument>;
+
+function draw(paper: Paper, find: Find, answer: Answer | undefined): void {
+  const wide = paper.page.width - 2 * MARGIN;
+  const bottom = paper.page.height - MARGIN - LABEL_HEIGHT;
+  paper
+    .fillColor(INK)
+    .font(BOLD)
+    .fontSize(15)
+    .text(find.label ?? "A find", MARGIN, MARGIN, { width: wide });
+  const day = find.foundAt?.slice(0, 10);
+  const about = [day, find.place?.name, ...(find.site?.habitat ?? []), ...(find.site?.host ?? [])].filter(
+    (part) => part !== undefined,
+  );
+  paper.font(PLAIN).fontSize(8.5).fillColor(SOFT).text(about.join(" · ").replaceAll("-", " "), { width: wide });
+  if (answer !== undefined) {
+    paper.moveDown(0.4).fillColor(INK).font(BOLD).fontSize(13).text(VERDICTS[answer.verdict]);
+    paper.font(PLAIN).fontSize(8.5);
+    for (const reason of answer.reasons.slice(0, 3)) paper.text(reason.text, { width: wide });
+    const nearest = answer.dangers
+      .slice(0, 3)
+      .map((danger) => `${danger.name}: ${danger.mistakes} ${danger.mistakes === 1 ? "mistake" : "mistakes"} away`);
+    paper.fillColor(SOFT).text(`Nearest: ${nearest.join("; ")}. Sheets of edition ${answer.edition}.`, { width: wide });
+    for (const code of answer.conditions ?? [])
+      paper.fillColor(INK).text(`[  ] ${CONDITION_WORDS[code]}`, { width: wide });
+  }
+  figures(paper, find, paper.y + 8, wide);
+  record(paper, find, wide, bottom);
+  label(paper, find, wide);
+}
+
+const FIGURE_HEIGHT = 118;
+
+function figures(paper: Paper, find: Find, top: number, wide: number): void {
+  const drawn = find.bodies.slice(0, 5).map((body) => ({ body, figure: figureOf(find, body, 0) }));
+  const tall = Math.max(...drawn.map(({ figure }) => figure.top - figure.bottom));
+  const broad = drawn.reduce((sum, { figure }) => sum + figure.right - figure.left, 0);
+  const scale = Math.min(FIGURE_HEIGHT / tall, wide / (broad * 1.15));
+  let x = MARGIN;
+  for (const { body, figure } of drawn) {
+    const width = (figure.right - figure.left) * scale;
+    specimen(paper, figure, x + width / 2, top + Math.max(...drawn.map((one) => one.figure.top)) * scale, scale);
+    paper
+      .fillColor(INK)
+      .font(BOLD)
+      .fontSize(9)
+      .text(body.id, x, top + tall * scale + 3, { width, align: "center", lineBreak: false });
+    x += width * 1.15;
+  }
+  paper.y = top + tall * scale + 18;
+  paper.x = MARGIN;
+}
+
+const colourOf = (ink: Ink): string | undefined =>
+  ink === "none" ? undefined : ink.startsWith("pigment:") ? undefined : FILLS[ink];
+
+function specimen(paper: Paper, figure: Figure, axis: number, ground: number, scale: number): void {
+  for (const { steps, fill, stroke, pen, knowing } of figure.shapes) {
+    paper.save();
+    for (const step of steps) {
+      const at = step
+        .slice(1)
+        .map((value, index) => (index % 2 === 0 ? axis + Number(value) * scale : ground - Number(value) * scale));
+      const [x1 = 0, y1 = 0, x2 = 0, y2 = 0, x3 = 0, y3 = 0] = at;
+      if (step[0] === "M") paper.moveTo(x1, y1);
+      else if (step[0] === "L") paper.lineTo(x1, y1);
+      else if (step[0] === "C") paper.bezierCurveTo(x1, y1, x2, y2, x3, y3);
+      else paper.closePath();
+    }
+    paper.lineWidth(Math.max(0.25, pen * 0.55));
+    if (knowing === "open") paper.dash(2.4, { space: 2 });
+    else if (knowing === "unsure") paper.dash(5, { space: 1.6 });
+    // on paper a pigment is left to its word: printers change colours
+    const filled = fill === "none" ? undefined : (colourOf(fill) ?? "#f3ecd9");
+    const lined = stroke === "none" ? undefined : (colourOf(stroke) ?? SOFT);
+    if (filled !== undefined && lined !== undefined) paper.fillAndStroke(filled, lined);
+    else if (filled !== undefined) paper.fill(filled);
+    else if (lined !== undefined) paper.stroke(lined);
+    paper.restore();
+  }
+}
+
+function record(paper: Paper, find: Find, wide: number, bottom: number): void {
+  for (const body of find.bodies) {
+    const seen = (body.seen ?? []).map((entry) => {
+      const name = CHARACTER_WORDS[entry.character].plain;
+      if (entry.states === undefined) return `${name} not looked at (${entry.unseen ?? ""})`;
+      const states = entry.states.map((state) => stateWords(entry.character, state)).join(" and ");
+      return `${name} ${states}${entry.sure === false ? ", unsure" : ""}${entry.by === undefined ? "" : ` (${entry.by})`}`;
+    });
+    const told = [
+      body.age ?? "age not told",
+      body.lifted,
+      ...(body.wear ?? []),
+      body.measures?.capCm === undefined ? undefined : `cap ${body.measures.capCm} cm`,
+    ].filter((part) => part !== undefined);
+    const text = `${told.join(", ")}. ${seen.length === 0 ? "Not looked at." : `${seen.join("; ")}.`}`;
+    paper.font(PLAIN).fontSize(8);
+    const height = paper.heightOfString(`${body.id}  ${text}`, { width: wide });
+    if (paper.y + height > bottom) {
+      // one page: what does not fit is said, and never silently dropped
+      paper.fillColor(SOFT).text("More bodies than fit on this page.", MARGIN, paper.y, { width: wide });
+      return;
+    }
+    paper
+      .fillColor(INK)
+      .font(BOLD)
+      .text(`${body.id}  `, MARGIN, paper.y, { width: wide, continued: true })
+      .font(PLAIN)
+      .text(text.replaceAll("-", " "));
+  }
+}
+
+const LABEL_HEIGHT = 74;
+
+function label(paper: Paper, find: Find, wide: number): void {
+  const top = paper.page.height - MARGIN - LABEL_HEIGHT + 8;
+  paper
+    .save()
+    .lineWidth(0.8)
+    .dash(3, { space: 2 })
+    .rect(MARGIN, top, wide, LABEL_HEIGHT - 12)
+    .stroke(SOFT)
+    .restore();
+  paper
+    .fillColor(INK)
+    .font(BOLD)
+    .fontSize(20)
+    .text(shortCode(find.id), MARGIN + 10, top + 8, { lineBreak: false });
+  paper
+    .font(PLAIN)
+    .fontSize(8)
+    .text("for the kept specimen: in the cold, raw, until well past the meal", MARGIN + 10, top + 33, {
+      lineBreak: false,
+    });
+  paper
+    .font(SERIF)
+    .fontSize(9)
+    .fillColor(SOFT)
+    .text(
+      `${find.label ?? "a find"}, ${find.foundAt?.slice(0, 10) ?? "day not told"}. It is not said that this may be eaten.`,
+      MARGIN + 10,
+      top + 46,
+      { width: wide - 20, height: 11, ellipsis: true },
+    );
+}

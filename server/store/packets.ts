@@ -1,0 +1,127 @@
+/** Packets and witnesses as they are kept. A packet is frozen; whoever has its token may read it and answer it. */
+import { randomBytes } from "node:crypto";
+import {
+  type Find,
+  findSchema,
+  type Opinion,
+  packetOf,
+  WITNESS_KINDS,
+  type WitnessKind,
+  type WitnessLook,
+  witnessLookSchema,
+} from "@jittery-cap/core";
+import { z } from "zod";
+import type { FindStore } from "./finds.ts";
+import type { Models, PacketRow, WitnessRow } from "./models.ts";
+
+/** A packet as its maker sees it. */
+export interface KeptPacket {
+  readonly id: string;
+  readonly token: string;
+  readonly madeAt: string;
+}
+
+/** What somebody, or a book, said of a find. */
+export interface Witness {
+  readonly id: string;
+  readonly kind: WitnessKind;
+  readonly name: string;
+  readonly agrees?: boolean;
+  readonly looks: readonly WitnessLook[];
+  readonly heardAt: string;
+}
+
+const looksSchema = z.array(witnessLookSchema);
+
+/** The packets and witnesses of all owners. */
+export class PacketStore {
+  private readonly models: Models;
+  private readonly finds: FindStore;
+
+  constructor(models: Models, finds: FindStore) {
+    this.models = models;
+    this.finds = finds;
+  }
+
+  /** Makes a packet of a find as it stands; the same request again is the same packet. */
+  async make(ownerId: string, findId: string, id: string): Promise<KeptPacket | undefined> {
+    const there = await this.models.packets.findByPk(id);
+    if (there !== null) return there.ownerId === ownerId && there.findId === findId ? keptOf(there) : undefined;
+    const stored = await this.finds.read(ownerId, findId);
+    if (stored === undefined) return undefined;
+    const token = randomBytes(16).toString("hex");
+    const record = packetOf(stored.find);
+    return keptOf(await this.models.packets.create({ id, ownerId, findId, token, record, madeAt: new Date() }));
+  }
+
+  /** The packet behind a token, with its find's id for its pictures. */
+  async open(
+    token: string,
+  ): Promise<{ readonly ownerId: string; readonly findId: string; readonly record: Find } | undefined> {
+    const row = await this.models.packets.findOne({ where: { token } });
+    if (row === null || (await this.finds.read(row.ownerId, row.findId)) === undefined) return undefined;
+    return { ownerId: row.ownerId, findId: row.findId, record: findSchema.parse(row.record) };
+  }
+
+  /** Keeps an opinion on a packet; the same one again is kept once. @returns whether there is such a packet */
+  async hear(token: string, opinion: Opinion, simulated: boolean): Promise<boolean> {
+    const packet = await this.open(token);
+    if (packet === undefined) return false;
+    const kind: WitnessKind = simulated ? "simulated" : opinion.inHand ? "in-hand" : "from-pictures";
+    await this.keep(packet.ownerId, packet.findId, opinion.id, {
+      kind,
+      name: opinion.name,
+      agrees: null,
+      looks: opinion.looks,
+    });
+    return true;
+  }
+
+  /** Keeps a book that was consulted. @returns whether there is such a find */
+  async consult(
+    ownerId: string,
+    findId: string,
+    book: { readonly id: string; readonly title: string; readonly agrees: boolean },
+  ): Promise<boolean> {
+    if ((await this.finds.read(ownerId, findId)) === undefined) return false;
+    await this.keep(ownerId, findId, book.id, { kind: "book", name: book.title, agrees: book.agrees, looks: [] });
+    return true;
+  }
+
+  /** What was said of a find, oldest first. */
+  async witnesses(ownerId: string, findId: string): Promise<Witness[]> {
+    const rows = await this.models.witnesses.findAll({ where: { ownerId, findId }, order: [["heardAt", "ASC"]] });
+    return rows.map(witnessOf);
+  }
+
+  private async keep(
+    ownerId: string,
+    findId: string,
+    id: string,
+    said: {
+      readonly kind: WitnessKind;
+      readonly name: string;
+      readonly agrees: boolean | null;
+      readonly looks: readonly WitnessLook[];
+    },
+  ): Promise<void> {
+    await this.models.witnesses.findOrCreate({
+      where: { id },
+      defaults: { id, ownerId, findId, ...said, heardAt: new Date() },
+    });
+  }
+}
+
+const keptOf = (row: PacketRow): KeptPacket => ({ id: row.id, token: row.token, madeAt: row.madeAt.toISOString() });
+
+function witnessOf(row: WitnessRow): Witness {
+  return {
+    id: row.id,
+    // what cannot be told is the least of them
+    kind: WITNESS_KINDS.find((one) => one === row.kind) ?? "from-pictures",
+    name: row.name,
+    ...(row.agrees === null ? {} : { agrees: row.agrees }),
+    looks: looksSchema.parse(row.looks),
+    heardAt: row.heardAt.toISOString(),
+  };
+}
