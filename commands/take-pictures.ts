@@ -43,7 +43,6 @@ const PICTURES: readonly Picture[] = [
     prepare: touchOnPhone,
   },
   { name: "find-ground", size: DESK, find: "orange cluster", path: (id) => `/find/${id}/ground` },
-  { name: "find-bodies-phone", size: PHONE, find: "cluster on", path: (id) => `/find/${id}/bodies` },
   { name: "run-phone", size: PHONE, find: "pale one", path: (id) => `/find/${id}/run`, prepare: runToTheClock },
   {
     name: "tests-prints",
@@ -70,11 +69,18 @@ const PICTURES: readonly Picture[] = [
   { name: "decide-hold", size: DESK, find: "orange cluster", path: (id) => `/decide/${id}` },
   { name: "decide-basket", size: DESK, find: "white ones in an arc", path: (id) => `/decide/${id}` },
   { name: "decide-phone", size: PHONE, find: "cluster on", path: (id) => `/decide/${id}` },
+  { name: "rules-desk", size: DESK, find: "pale one", path: (id) => `/rules/${id}` },
+  {
+    name: "basket-desk",
+    size: DESK,
+    find: "white ones in an arc",
+    path: (id) => `/decide/${id}`,
+    prepare: decideAndCarry,
+  },
+  { name: "packet-desk", size: DESK, find: "chanterelles", path: (id) => `/decide/${id}`, prepare: openAPacket },
   { name: "log-desk", size: DESK, path: () => "/log" },
-  { name: "sheets-desk", size: DESK, path: () => "/sheets", prepare: searchMisspelt },
   { name: "sheet-desk", size: DESK, path: () => "/sheet/amanita-muscaria" },
   { name: "compare-desk", size: DESK, path: () => "/compare/kuehneromyces-mutabilis/galerina-marginata" },
-  { name: "compare-phone", size: PHONE, path: () => "/compare/agaricus-campestris/amanita-virosa" },
 ];
 
 /** A print under its cup is read: thick, and white on the black half. */
@@ -116,11 +122,34 @@ async function lookAtBody(page: Page, body: string): Promise<void> {
   await page.getByRole("button", { name: new RegExp(`^Body ${body},`) }).click();
 }
 
-/** A name as somebody might spell it. */
-async function searchMisspelt(page: Page): Promise<void> {
-  await page.getByLabel("Find a sheet by name").fill("lepiota procara");
-  await page.locator("[data-sheet]").first().waitFor();
-  await page.waitForTimeout(300);
+/** A good find decided, and what is then in the basket. */
+async function decideAndCarry(page: Page): Promise<void> {
+  for (const [body, ending] of [
+    ["A", "basket"],
+    ["B", "looked-at-only"],
+    ["C", "basket-after-trimming"],
+  ] as const)
+    await page.getByLabel(`Ending of ${body}`).selectOption(ending);
+  await page.getByRole("button", { name: "Decide, and freeze it" }).click();
+  await page.getByText(/The answer then was/).waitFor();
+  await page.goto(new URL("/basket", page.url()).href);
+  await page.getByRole("button", { name: /Weigh/ }).first().click();
+  await page
+    .getByText(/^\d+ g$/)
+    .first()
+    .waitFor();
+  await page.getByLabel("A limit").fill("500");
+  await page.getByRole("button", { name: "grams" }).click();
+  await page.waitForTimeout(500);
+}
+
+/** A packet as somebody who was asked sees it. */
+async function openAPacket(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Ask somebody who knows" }).click();
+  const link = page.getByRole("link", { name: /\/packet\// });
+  await page.goto((await link.getAttribute("href")) ?? "");
+  await page.getByRole("heading", { name: "What do you see?" }).waitFor();
+  await page.waitForTimeout(400);
 }
 
 /** One touch, so that the picture shows what a touch moves. */

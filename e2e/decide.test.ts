@@ -121,6 +121,69 @@ describe("deciding", () => {
     await context.close();
   });
 
+  it("two people differ, and the find goes to hold; somebody with a link sees no answer and no place", async () => {
+    const { page, context } = await application.open();
+    const id = idOf("chanterelles");
+    await page.goto(`${application.address}/decide/${id}`);
+    await untilVerdict(page, "basket");
+    await page.getByRole("button", { name: "Ask somebody who knows" }).click();
+    const link = page.getByTestId("second-eyes").getByRole("link", { name: /\/packet\// });
+    await link.waitFor();
+    const other = await application.open();
+    await other.page.goto((await link.getAttribute("href")) ?? "");
+    await other.page.getByRole("heading", { name: "What do you see?" }).waitFor();
+    const text = (await other.page.textContent("body")) ?? "";
+    for (const hidden of ["Basket", "mistakes away", "Ammerbog", "chanterelles by"])
+      expect(text, hidden).not.to.contain(hidden);
+    await other.page.getByRole("button", { name: "Under", exact: true }).click();
+    await other.page.locator('[data-character="underside"] [data-state="gills"]').click();
+    await other.page.getByLabel("Your name").fill("Ilva Marrund");
+    await other.page.getByRole("button", { name: "I had it in my hand" }).click();
+    await other.page.getByRole("button", { name: /^Send what I saw, 1 look/ }).click();
+    await other.page.getByText(/Sent\. Thank you/).waitFor();
+    await other.context.close();
+    await page.reload();
+    const said = page.locator('[data-witness="in-hand"]');
+    await said.getByText(/you ridges, they gills/).waitFor();
+    await said.getByRole("button", { name: "Take it into the record" }).click();
+    await page
+      .locator('[data-verdict="hold"][data-state="fresh"], [data-verdict="leave"][data-state="fresh"]')
+      .first()
+      .waitFor();
+    // the record with both looks is with the server
+    await page.waitForFunction(
+      async (address) => JSON.stringify(await (await fetch(address)).json()).includes('"by"'),
+      `${application.address}/api/finds/${id}`,
+    );
+    // undone again for the tests behind this one
+    await page.goto(`${application.address}/find/${id}/under`);
+    await page
+      .locator('[data-verdict="hold"][data-state="fresh"], [data-verdict="leave"][data-state="fresh"]')
+      .first()
+      .waitFor();
+    await page.keyboard.press("z");
+    await untilVerdict(page, "basket");
+    await untilSaved(page);
+    await context.close();
+  });
+
+  it("a simulated person and two books are noted, and the simulated one fulfils nothing", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/decide/${idOf("pale one")}`);
+    const eyes = page.getByTestId("second-eyes");
+    await eyes.getByRole("button", { name: "Ask somebody who knows" }).click();
+    await eyes.getByRole("button", { name: "Somebody simulated, who differs" }).click();
+    await eyes
+      .locator('[data-witness="simulated"]')
+      .getByText(/fulfils nothing/)
+      .waitFor();
+    await eyes.getByText("Nobody has had it in the hand besides you.").waitFor();
+    await eyes.getByLabel("Title of a book").fill("A book of the lakes");
+    await eyes.getByRole("button", { name: "It agrees" }).click();
+    await eyes.getByText(/1 of two books agrees/).waitFor();
+    await context.close();
+  });
+
   it("a stricter ending wants its reason", async () => {
     const { page, context } = await application.open();
     await page.goto(`${application.address}/decide/${idOf("chanterelles")}`);

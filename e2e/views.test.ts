@@ -180,6 +180,9 @@ describe("the views", () => {
           (test) => `/tests/${idOf("orange cluster")}/${test}`,
         ),
         "/tests",
+        "/basket",
+        "/exchange",
+        `/rules/${idOf("pale one")}`,
         `/find/${idOf("pale one")}/history`,
         `/find/${idOf("pale one")}/run`,
         `/decide/${idOf("white ones in an arc")}`,
@@ -191,7 +194,7 @@ describe("the views", () => {
       for (const path of paths) {
         await page.goto(application.address + path);
         await page.waitForLoadState("networkidle");
-        if (/find|decide|tests\//.test(path)) await page.locator('[data-state="fresh"]').first().waitFor();
+        if (/find|decide|rules|tests\//.test(path)) await page.locator('[data-state="fresh"]').first().waitFor();
         else
           await page
             .getByRole("heading", { level: 1 })

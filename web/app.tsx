@@ -1,7 +1,6 @@
 /** The views of the trail. A view that has nothing yet is not shown. */
 import { lazy, Suspense, useEffect } from "react";
 import { Navigate, Route, Routes } from "react-router";
-import { DecideView } from "./decide/decide-view.tsx";
 import { keepSending } from "./device/outbox.ts";
 import { FindView } from "./find/find-view.tsx";
 import { LogView } from "./log/log-view.tsx";
@@ -20,10 +19,12 @@ const TestsView = lazy(() => import("./tests/tests-view.tsx").then((module) => (
 const AllPrintsView = lazy(() =>
   import("./tests/all-prints-view.tsx").then((module) => ({ default: module.AllPrintsView })),
 );
+const DecideView = lazy(() => import("./decide/decide-view.tsx").then((module) => ({ default: module.DecideView })));
 const BasketView = lazy(() => import("./basket/basket-view.tsx").then((module) => ({ default: module.BasketView })));
 const ExchangeView = lazy(() =>
   import("./exchange/exchange-view.tsx").then((module) => ({ default: module.ExchangeView })),
 );
+const PacketView = lazy(() => import("./packet/packet-view.tsx").then((module) => ({ default: module.PacketView })));
 const RulesView = lazy(() => import("./rules/rules-view.tsx").then((module) => ({ default: module.RulesView })));
 
 export function App() {
@@ -45,6 +46,7 @@ export function App() {
         <Route path="/decide/:id" element={<DecideView />} />
         <Route path="/basket" element={<BasketView />} />
         <Route path="/exchange" element={<ExchangeView />} />
+        <Route path="/packet/:token" element={<PacketView />} />
         <Route path="/rules/:id" element={<RulesView />} />
         <Route path="/sheets" element={<ShelfView />} />
         <Route path="/sheet/:id" element={<SheetView />} />

@@ -187,11 +187,13 @@ function Limits({
   onSet: (limits: readonly Limit[]) => void;
 }) {
   const [text, setText] = useState("");
+  const [kind, setKind] = useState("all");
+  const kinds = [...new Set(carried.flatMap((one) => one.kinds))].sort();
   const states = countLimits(carried, limits);
   const add = (unit: "grams" | "pieces") => {
     const value = Number(text.replace(",", "."));
     if (!(value > 0) || (unit === "pieces" && !Number.isInteger(value))) return;
-    onSet([...limits, { kind: "all", [unit]: value }]);
+    onSet([...limits, { kind, [unit]: value }]);
     setText("");
   };
   return (
@@ -214,6 +216,9 @@ function Limits({
             borderTop: `1px solid ${tone.mossLine}`,
           }}
         >
+          <Box sx={{ color: tone.onDarkSoft }}>
+            {state.limit.kind === "all" ? "together" : state.limit.kind.replaceAll("-", " ")}
+          </Box>
           <Box sx={{ flex: 1, color: state.over ? tone.salmon : tone.onDark, fontWeight: state.over ? 750 : 450 }}>
             {state.limit.grams === undefined
               ? `${state.pieces} of ${state.limit.pieces} pieces`
@@ -236,6 +241,28 @@ function Limits({
           inputProps={{ inputMode: "decimal", "aria-label": "A limit" }}
           sx={{ width: 120, minHeight: TOUCH, px: 1.25, bgcolor: tone.bone, color: tone.ink }}
         />
+        <Box
+          component="select"
+          value={kind}
+          aria-label="Of what"
+          onChange={(event) => setKind(event.target.value)}
+          sx={{
+            minHeight: TOUCH,
+            font: "inherit",
+            px: 1,
+            bgcolor: tone.bone,
+            color: tone.ink,
+            border: 0,
+            borderRadius: 0,
+          }}
+        >
+          <option value="all">all together</option>
+          {kinds.map((one) => (
+            <option key={one} value={one}>
+              {one.replaceAll("-", " ")}
+            </option>
+          ))}
+        </Box>
         {(["grams", "pieces"] as const).map((unit) => (
           <ButtonBase
             key={unit}

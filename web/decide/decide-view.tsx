@@ -16,6 +16,7 @@ import { tone } from "../theme/tokens.ts";
 import { askIfWrong } from "../worker/judge.ts";
 import { EndingsPanel } from "./endings-panel.tsx";
 import { EvidenceBoard } from "./evidence-board.tsx";
+import { SecondEyes } from "./second-eyes.tsx";
 
 export function DecideView() {
   const { id = "" } = useParams();
@@ -60,6 +61,7 @@ export function DecideView() {
             <Conditions answer={answer} />
             <Way answer={answer} findId={find.id} />
             <Bodies answer={answer} find={find} />
+            <SecondEyes key={`eyes ${find.id}`} find={find} />
             <EndingsPanel key={find.id} find={find} answer={answer} />
             <Box sx={{ pt: 2 }}>
               <Link to={`/rules/${find.id}`} style={{ color: tone.ink }}>

@@ -142,14 +142,34 @@ function BodyQuestion({
       );
     case "larvae":
       return (
-        <ToldBlock
-          active={active}
-          name="larvae"
-          title="Tunnels of larvae"
-          options={words(LARVAE)}
-          chosen={[body.larvae ?? ""]}
-          onChoose={one}
-        />
+        <>
+          <ToldBlock
+            active={active}
+            name="larvae"
+            title="Tunnels of larvae"
+            options={words(LARVAE)}
+            chosen={[body.larvae ?? ""]}
+            onChoose={one}
+          />
+          <ToldBlock
+            active={false}
+            name="larvaeParts"
+            title="In the stem alone"
+            hint="A clean cap on a riddled stem is kept as a cap; slice inward until tunnels begin."
+            options={words(LARVAE)}
+            chosen={[body.larvaeParts?.stem ?? ""]}
+            onChoose={(value) => {
+              const { stem, ...others } = body.larvaeParts ?? {};
+              const next = stem === value ? others : { ...others, stem: value };
+              onChange({
+                kind: "set-body",
+                body: body.id,
+                field: "larvaeParts",
+                value: Object.keys(next).length === 0 ? null : JSON.parse(JSON.stringify(next)),
+              });
+            }}
+          />
+        </>
       );
     case "keep":
       return (

@@ -19,6 +19,7 @@ import { StateOfView } from "../card/state-of-view.tsx";
 import { Trail } from "../card/trail.tsx";
 import { VERDICT_WORDS } from "../card/verdict-words.ts";
 import { listFinds } from "../device/api.ts";
+import { keepOwnRules } from "../device/own-rules.ts";
 import { Choice } from "../find/choice.tsx";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
@@ -47,12 +48,14 @@ export function RulesView() {
   const [finds, setFinds] = useState<readonly Find[]>([]);
   const [turned, setTurned] = useState<readonly Turned[]>();
   const [missing, setMissing] = useState<string>();
+  const [settled, setSettled] = useState(false);
   useEffect(() => void open(id), [id, open]);
   useEffect(() => void listFinds().then((listed) => setFinds((listed ?? []).map((one) => one.find))), []);
   if (status !== "open" || find === undefined) return <StateOfView view="decide" status={status} />;
   const rules: Rules = find.rules ?? {};
   const set = (next: Rules) => {
     setTurned(undefined);
+    setSettled(false);
     for (const { rule } of HOUSE_RULES) {
       const value = next[rule];
       const plain = value === undefined || isDefault(rule, value) ? null : value;
@@ -83,6 +86,15 @@ export function RulesView() {
               sx={{ minHeight: TOUCH, px: 1.5, border: `1px solid ${tone.ink}`, bgcolor: tone.paper, fontWeight: 600 }}
             >
               My first years: everything at its strictest
+            </ButtonBase>
+            <ButtonBase
+              onClick={() => {
+                keepOwnRules(rules);
+                setSettled(true);
+              }}
+              sx={{ ml: 1, minHeight: TOUCH, px: 1.5, border: `1px solid ${tone.boneLine}`, bgcolor: tone.paper }}
+            >
+              {settled ? "Every new find begins with these" : "Begin every new find with these"}
             </ButtonBase>
             {missing !== undefined && (
               <Box role="alert" sx={{ mt: 1.5, pl: 1.5, borderLeft: `4px solid ${tone.rust}`, fontWeight: 600 }}>

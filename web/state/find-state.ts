@@ -6,6 +6,7 @@ import type { AnswerState } from "../card/verdict-words.ts";
 import { putFind, readFind, type Stored } from "../device/api.ts";
 import { type DeviceSteps, device, type Step, waitingFor } from "../device/device.ts";
 import { type Delivery, deliver, keepEdit, keepNewFind, onDelivery } from "../device/outbox.ts";
+import { ownRules } from "../device/own-rules.ts";
 import { askJudge, askShelf, askUnion } from "../worker/judge.ts";
 import { whatChanged } from "./what-changed.ts";
 
@@ -193,7 +194,8 @@ export const useFind = create<FindState>()((set, get) => {
     },
 
     start: async () => {
-      const find = newFind(uuidv7(), new Date().toISOString());
+      const rules = ownRules();
+      const find: Find = { ...newFind(uuidv7(), new Date().toISOString()), ...(rules === undefined ? {} : { rules }) };
       await keepNewFind(find);
       showUnsent(find);
       return find.id;

@@ -57,6 +57,15 @@ export const theme = createTheme({
           WebkitTapHighlightColor: "transparent",
         },
         "#root": { height: "100%" },
+        // on paper: the light half alone, as long as it is
+        "@media print": {
+          "@page": { size: "A5", margin: "12mm" },
+          "html, body, #root, #root > div, main, main > *": {
+            height: "auto !important",
+            overflow: "visible !important",
+          },
+          "aside, header, footer, nav, button, select, input": { display: "none !important" },
+        },
         "@media (prefers-reduced-motion: reduce)": {
           "*, *::before, *::after": { transition: "none !important", animation: "none !important" },
         },

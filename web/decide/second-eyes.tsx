@@ -1,0 +1,159 @@
+/** A second pair of eyes, and books: asked, heard, set beside the finder's own looks; what differs counts as unsure. */
+import { CHARACTER_WORDS, compareLooks, type Find, stateWords, witnessChanges } from "@jittery-cap/core";
+import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import InputBase from "@mui/material/InputBase";
+import { useCallback, useEffect, useState } from "react";
+import { askStandIn, makePacket, noteBook, readWitnesses, type Witness } from "../device/packets.ts";
+import { observerId } from "../find/observer-switch.tsx";
+import { useFind } from "../state/find-state.ts";
+import { TOUCH, tone } from "../theme/tokens.ts";
+
+const KIND_WORDS: Readonly<Record<Witness["kind"], string>> = {
+  "in-hand": "with the specimen in hand",
+  "from-pictures": "from pictures only: confirms nothing",
+  simulated: "simulated: fulfils nothing",
+  book: "a book",
+};
+
+export function SecondEyes({ find }: { readonly find: Find }) {
+  const change = useFind((state) => state.change);
+  const [witnesses, setWitnesses] = useState<readonly Witness[]>();
+  const [token, setToken] = useState<string>();
+  const [title, setTitle] = useState("");
+  const load = useCallback(() => void readWitnesses(find.id).then(setWitnesses), [find.id]);
+  useEffect(load, [load]);
+  const inHand = witnesses?.filter((one) => one.kind === "in-hand") ?? [];
+  const books = witnesses?.filter((one) => one.kind === "book" && one.agrees === true) ?? [];
+  const takeIn = ({ name, kind, looks }: Witness) => {
+    const known = find.observers?.find((one) => one.name === name)?.id;
+    const id = known ?? observerId(name, find.observers?.map((one) => one.id) ?? []);
+    for (const made of witnessChanges(find, id, name, kind !== "in-hand", looks)) change(made);
+  };
+  const note = async (agrees: boolean) => {
+    if (title.trim() === "") return;
+    setWitnesses((await noteBook(find.id, title.trim(), agrees)) ?? witnesses);
+    setTitle("");
+  };
+  const link = token === undefined ? undefined : `${window.location.origin}/packet/${token}`;
+  return (
+    <Box component="section" aria-labelledby="second-eyes" data-testid="second-eyes" sx={{ pt: 2.75 }}>
+      <Box component="h2" id="second-eyes" sx={{ m: 0, pb: 0.5, fontSize: "1.125rem", fontWeight: 700 }}>
+        A second pair of eyes, and books
+      </Box>
+      <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem", pb: 1 }}>
+        {inHand.length === 0
+          ? "Nobody has had it in the hand besides you."
+          : `In hand: ${inHand.map((one) => one.name).join(", ")}.`}{" "}
+        {books.length === 0
+          ? "No book noted."
+          : `${books.length} of two books ${books.length === 1 ? "agrees" : "agree"}.`}
+      </Box>
+      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
+        <Plain onClick={() => void makePacket(find.id).then(setToken)}>Ask somebody who knows</Plain>
+        <a href={`/api/finds/${find.id}/paper.pdf?size=A5`} style={{ color: tone.ink, alignSelf: "center" }}>
+          The find on paper (PDF, A5)
+        </a>
+      </Box>
+      {link !== undefined && token !== undefined && (
+        <Box role="status" sx={{ pt: 1, display: "grid", gap: 0.75 }}>
+          <Box>
+            A packet without the answer and without the place:{" "}
+            <a href={link} style={{ color: tone.ink, overflowWrap: "anywhere" }}>
+              {link}
+            </a>
+          </Box>
+          <Box sx={{ display: "flex", gap: 2 }}>
+            <a href={`/api/packets/${token}`} download="packet.json" style={{ color: tone.ink }}>
+              as a file
+            </a>
+            <a href={`/api/packets/${token}/paper.pdf?size=A5`} style={{ color: tone.ink }}>
+              on paper (PDF)
+            </a>
+          </Box>
+          <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
+            <Plain onClick={() => void askStandIn(token, false).then(load)}>Somebody simulated, who agrees</Plain>
+            <Plain onClick={() => void askStandIn(token, true).then(load)}>Somebody simulated, who differs</Plain>
+          </Box>
+        </Box>
+      )}
+      {witnesses === undefined && <Box sx={{ pt: 1 }}>The server cannot be asked who has looked.</Box>}
+      {witnesses
+        ?.filter((one) => one.kind !== "book")
+        .map((witness) => (
+          <WitnessLine key={witness.id} witness={witness} find={find} onTakeIn={() => takeIn(witness)} />
+        ))}
+      {witnesses
+        ?.filter((one) => one.kind === "book")
+        .map((book) => (
+          <Box key={book.id} sx={{ py: 0.75, borderTop: `1px solid ${tone.boneLine}` }}>
+            <b>{book.name}</b> {book.agrees === true ? "agrees" : "does not agree: look again"}
+          </Box>
+        ))}
+      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", pt: 1 }}>
+        <InputBase
+          value={title}
+          onChange={(event) => setTitle(event.target.value)}
+          placeholder="title of a book"
+          inputProps={{ "aria-label": "Title of a book", maxLength: 120 }}
+          sx={{
+            flex: "1 1 200px",
+            minHeight: TOUCH,
+            px: 1.25,
+            bgcolor: tone.paper,
+            border: `1px solid ${tone.boneLine}`,
+          }}
+        />
+        <Plain onClick={() => void note(true)}>It agrees</Plain>
+        <Plain onClick={() => void note(false)}>It does not</Plain>
+      </Box>
+    </Box>
+  );
+}
+
+function WitnessLine({ witness, find, onTakeIn }: { witness: Witness; find: Find; onTakeIn: () => void }) {
+  const compared = compareLooks(find, witness.looks);
+  const differing = compared.filter((one) => one.relation === "differs");
+  const agreeing = compared.filter((one) => one.relation === "agrees").length;
+  const fresh = compared.filter((one) => one.relation === "new").length;
+  const observer = find.observers?.find((one) => one.name === witness.name)?.id;
+  const taken = observer !== undefined && find.bodies.some((body) => body.seen?.some((entry) => entry.by === observer));
+  return (
+    <Box data-witness={witness.kind} sx={{ py: 1, borderTop: `1px solid ${tone.boneLine}` }}>
+      <b>{witness.name}</b>, {KIND_WORDS[witness.kind]}: {agreeing} agree, {differing.length} differ, {fresh} new.
+      {differing.map((one) => (
+        <Box key={`${one.body} ${one.character}`} sx={{ color: tone.rust, fontWeight: 600 }}>
+          {one.body}, {CHARACTER_WORDS[one.character].plain}: you{" "}
+          {one.mine?.map((state) => stateWords(one.character, state)).join(" and ")}, they{" "}
+          {one.theirs === undefined
+            ? "could not look"
+            : one.theirs.map((state) => stateWords(one.character, state)).join(" and ")}
+        </Box>
+      ))}
+      {taken ? (
+        <Box sx={{ color: tone.inkSoft }}>In the record; what differs counts as unsure.</Box>
+      ) : (
+        <Box sx={{ pt: 0.5 }}>
+          <Plain onClick={onTakeIn}>Take it into the record</Plain>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Plain({ onClick, children }: { onClick: () => void; children: string }) {
+  return (
+    <ButtonBase
+      onClick={onClick}
+      sx={{
+        minHeight: TOUCH,
+        px: 1.5,
+        border: `1px solid ${tone.ink}`,
+        bgcolor: tone.paper,
+        "&:hover": { bgcolor: tone.boneDeep },
+      }}
+    >
+      {children}
+    </ButtonBase>
+  );
+}
