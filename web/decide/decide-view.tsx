@@ -9,11 +9,13 @@ import { SplitCard } from "../card/split-card.tsx";
 import { StateOfView } from "../card/state-of-view.tsx";
 import { Trail } from "../card/trail.tsx";
 import { VERDICT_WORDS } from "../card/verdict-words.ts";
+import type { Witness } from "../device/packets.ts";
 import { Drawing } from "../find/drawing.tsx";
 import { stationOfTest } from "../find/stations.ts";
 import { useFind } from "../state/find-state.ts";
 import { tone } from "../theme/tokens.ts";
 import { askIfWrong } from "../worker/judge.ts";
+import { conditionsMet } from "./conditions-met.ts";
 import { EndingsPanel } from "./endings-panel.tsx";
 import { EvidenceBoard } from "./evidence-board.tsx";
 import { SecondEyes } from "./second-eyes.tsx";
@@ -22,6 +24,7 @@ export function DecideView() {
   const { id = "" } = useParams();
   const { status, find, answer, answerState, open } = useFind();
   const [chosen, setChosen] = useState<string>();
+  const [witnesses, setWitnesses] = useState<readonly Witness[]>([]);
   const [wrongs, setWrongs] = useState<readonly IfWrong[]>();
   useEffect(() => void open(id), [id, open]);
   useEffect(() => {
@@ -58,10 +61,10 @@ export function DecideView() {
             </Typography>
             <Box sx={{ color: tone.inkSoft, pt: 0.5 }}>{find.label ?? "this find"}</Box>
             <Reasons answer={answer} />
-            <Conditions answer={answer} />
+            <Conditions answer={answer} met={conditionsMet(find, witnesses)} />
             <Way answer={answer} findId={find.id} />
             <Bodies answer={answer} find={find} />
-            <SecondEyes key={`eyes ${find.id}`} find={find} />
+            <SecondEyes key={`eyes ${find.id}`} find={find} onHeard={setWitnesses} />
             <EndingsPanel key={find.id} find={find} answer={answer} />
             <Box sx={{ pt: 2 }}>
               <Link to={`/rules/${find.id}`} style={{ color: tone.ink }}>
@@ -101,14 +104,14 @@ function Reasons({ answer }: { answer: Answer }) {
   );
 }
 
-function Conditions({ answer }: { answer: Answer }) {
+function Conditions({ answer, met }: { answer: Answer; met: ReadonlySet<string> }) {
   if (answer.conditions === undefined) return null;
   return (
     <Section title="Before anything is cooked">
       <Box component="ol" sx={{ m: 0, pl: 2.5, display: "grid", gap: 0.5 }}>
         {answer.conditions.map((code) => (
-          <li key={code} data-condition={code}>
-            {CONDITION_WORDS[code]}
+          <li key={code} data-condition={code} data-met={met.has(code)}>
+            {CONDITION_WORDS[code]} {met.has(code) && <b>Done.</b>}
           </li>
         ))}
       </Box>

@@ -16,13 +16,22 @@ const KIND_WORDS: Readonly<Record<Witness["kind"], string>> = {
   book: "a book",
 };
 
-export function SecondEyes({ find }: { readonly find: Find }) {
+interface SecondEyesProps {
+  readonly find: Find;
+  /** Told what was said, as soon as it is heard. */
+  readonly onHeard: (witnesses: readonly Witness[]) => void;
+}
+
+export function SecondEyes({ find, onHeard }: SecondEyesProps) {
   const change = useFind((state) => state.change);
   const [witnesses, setWitnesses] = useState<readonly Witness[]>();
   const [token, setToken] = useState<string>();
   const [title, setTitle] = useState("");
   const load = useCallback(() => void readWitnesses(find.id).then(setWitnesses), [find.id]);
   useEffect(load, [load]);
+  useEffect(() => {
+    if (witnesses !== undefined) onHeard(witnesses);
+  }, [witnesses, onHeard]);
   const inHand = witnesses?.filter((one) => one.kind === "in-hand") ?? [];
   const books = witnesses?.filter((one) => one.kind === "book" && one.agrees === true) ?? [];
   const takeIn = ({ name, kind, looks }: Witness) => {
