@@ -100,6 +100,48 @@ describe("deciding", () => {
     await context.close();
   });
 
+  it("holds, and says so, where a part of the application cannot be fetched", async () => {
+    const { page, context } = await application.open();
+    await page.route(/decide-view/, (route) => route.abort());
+    await page.goto(`${application.address}/decide/${GOOD}`);
+    await page
+      .getByRole("alert")
+      .getByText(/everything is held/)
+      .waitFor();
+    expect(await page.locator("[data-verdict]").getAttribute("data-verdict")).to.equal("hold");
+    await context.close();
+  });
+
+  it("decides nothing without the server, and nothing that an undo or an edit without a network makes of the mixed cluster", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/find/${CLUSTER}/bodies`);
+    await untilVerdict(page, "leave");
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await context.setOffline(true);
+    // the deadly one is struck from what is kept, and taken back again
+    await page.getByRole("button", { name: /^Body C/ }).click();
+    await page.locator('[data-told="keep"] [data-state="false"]').click();
+    await page.keyboard.press("z");
+    await untilVerdict(page, "leave");
+    await page.getByRole("link", { name: "Decide" }).click();
+    await page.getByTestId("endings").waitFor();
+    for (const body of ["A", "B", "C"]) await page.getByLabel(`Ending of ${body}`).selectOption("home-to-finish");
+    await page.getByRole("button", { name: "Decide, and freeze it" }).click();
+    await page
+      .getByRole("alert")
+      .getByText(/not with the server yet|cannot be reached/)
+      .waitFor();
+    await context.setOffline(false);
+    await page.goto(`${application.address}/find/${CLUSTER}/bodies`);
+    await untilVerdict(page, "leave");
+    await untilSaved(page);
+    const { decisions } = (await (
+      await page.request.get(`${application.address}/api/finds/${CLUSTER}/decisions`)
+    ).json()) as { decisions: unknown[] };
+    expect(decisions).to.deep.equal([]);
+    await context.close();
+  });
+
   it("takes a find out of the basket when a later look says otherwise", async () => {
     const { page, context } = await application.open();
     await page.goto(`${application.address}/find/${GOOD}/foot`);

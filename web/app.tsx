@@ -5,6 +5,7 @@ import { keepSending } from "./device/outbox.ts";
 import { FindView } from "./find/find-view.tsx";
 import { LogView } from "./log/log-view.tsx";
 import { NewVersion } from "./new-version.tsx";
+import { PartMissing } from "./part-missing.tsx";
 import { PrintReminder } from "./tests/print-reminder.tsx";
 
 // read at the table rather than in the wood: fetched when they are first opened
@@ -30,29 +31,31 @@ const RulesView = lazy(() => import("./rules/rules-view.tsx").then((module) => (
 export function App() {
   useEffect(() => keepSending(), []);
   return (
-    <Suspense fallback={null}>
-      <NewVersion />
-      <PrintReminder />
-      <Routes>
-        <Route path="/" element={<Navigate to="/log" replace />} />
-        <Route path="/log" element={<LogView />} />
-        <Route path="/find/:id" element={<FindView />} />
-        <Route path="/find/:id/history" element={<HistoryView />} />
-        <Route path="/find/:id/run" element={<RunView />} />
-        <Route path="/find/:id/:station" element={<FindView />} />
-        <Route path="/tests" element={<AllPrintsView />} />
-        <Route path="/tests/:id" element={<TestsView />} />
-        <Route path="/tests/:id/:test" element={<TestsView />} />
-        <Route path="/decide/:id" element={<DecideView />} />
-        <Route path="/basket" element={<BasketView />} />
-        <Route path="/exchange" element={<ExchangeView />} />
-        <Route path="/packet/:token" element={<PacketView />} />
-        <Route path="/rules/:id" element={<RulesView />} />
-        <Route path="/sheets" element={<ShelfView />} />
-        <Route path="/sheet/:id" element={<SheetView />} />
-        <Route path="/compare/:one/:other" element={<CompareView />} />
-        <Route path="*" element={<Navigate to="/log" replace />} />
-      </Routes>
-    </Suspense>
+    <PartMissing>
+      <Suspense fallback={null}>
+        <NewVersion />
+        <PrintReminder />
+        <Routes>
+          <Route path="/" element={<Navigate to="/log" replace />} />
+          <Route path="/log" element={<LogView />} />
+          <Route path="/find/:id" element={<FindView />} />
+          <Route path="/find/:id/history" element={<HistoryView />} />
+          <Route path="/find/:id/run" element={<RunView />} />
+          <Route path="/find/:id/:station" element={<FindView />} />
+          <Route path="/tests" element={<AllPrintsView />} />
+          <Route path="/tests/:id" element={<TestsView />} />
+          <Route path="/tests/:id/:test" element={<TestsView />} />
+          <Route path="/decide/:id" element={<DecideView />} />
+          <Route path="/basket" element={<BasketView />} />
+          <Route path="/exchange" element={<ExchangeView />} />
+          <Route path="/packet/:token" element={<PacketView />} />
+          <Route path="/rules/:id" element={<RulesView />} />
+          <Route path="/sheets" element={<ShelfView />} />
+          <Route path="/sheet/:id" element={<SheetView />} />
+          <Route path="/compare/:one/:other" element={<CompareView />} />
+          <Route path="*" element={<Navigate to="/log" replace />} />
+        </Routes>
+      </Suspense>
+    </PartMissing>
   );
 }

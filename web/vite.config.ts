@@ -36,6 +36,8 @@ const offline = VitePWA({
     ],
   },
   workbox: {
+    // the first visit is kept at once: nobody reloads a page in a wood to make it work there
+    clientsClaim: true,
     globPatterns: ["**/*.{js,css,html,svg,png,woff2,webmanifest}"],
     maximumFileSizeToCacheInBytes: 4_000_000,
     navigateFallback: "/index.html",

@@ -67,6 +67,18 @@ describe("the basket", () => {
 
   it("counts against the person's own limits, and never takes an unweighed body for weightless", () => {
     const carried = basketOf([decision("good", "basket"), decision("open", "home-to-finish")]);
+    const [here, there] = countLimits(
+      basketOf([
+        decision("good", "basket", {
+          current: { ...decision("good", "basket").find, place: { name: "Skirrow Wood" } },
+        }),
+      ]),
+      [
+        { kind: "all", place: "Skirrow Wood", pieces: 1 },
+        { kind: "all", place: "Ammerbog", pieces: 1 },
+      ],
+    );
+    expect([here?.pieces, here?.over, there?.pieces, there?.over]).to.deep.equal([2, true, 0, false]);
     const [grams, pieces, kind] = countLimits(carried, [
       { kind: "all", grams: 30 },
       { kind: "all", pieces: 2 },

@@ -13,6 +13,7 @@ export interface DecidedFind {
   readonly find: {
     readonly id: string;
     readonly label?: string | undefined;
+    readonly place?: { readonly name?: string | undefined } | undefined;
     readonly bodies: readonly {
       readonly id: string;
       readonly measures?: { readonly weightG?: number | undefined } | undefined;
@@ -29,6 +30,8 @@ export interface DecidedFind {
 export interface Carried {
   readonly find: string;
   readonly label: string;
+  /** The place's own name, where it has one. */
+  readonly place: string | undefined;
   readonly body: string;
   readonly ending: BodyEnding["ending"];
   readonly kinds: readonly string[];
@@ -57,6 +60,7 @@ export function basketOf(decisions: readonly DecidedFind[]): readonly Carried[] 
         {
           find: find.id,
           label: find.label ?? "a find without a name",
+          place: current.place?.name,
           body,
           ending,
           kinds: answer.restsOn,
@@ -82,6 +86,8 @@ export function apartBecause(one: Carried, other: Carried): string | undefined {
 export interface Limit {
   /** A sheet's id, or "all" together. */
   readonly kind: string;
+  /** A place's name; left out, it counts wherever they were found. */
+  readonly place?: string | undefined;
   readonly grams?: number | undefined;
   readonly pieces?: number | undefined;
 }
@@ -100,7 +106,10 @@ export interface LimitState {
 export function countLimits(carried: readonly Carried[], limits: readonly Limit[]): readonly LimitState[] {
   return limits.map((limit) => {
     const counted = carried.filter(
-      (one) => one.compartment !== "apart-from-food" && (limit.kind === "all" || one.kinds.includes(limit.kind)),
+      (one) =>
+        one.compartment !== "apart-from-food" &&
+        (limit.kind === "all" || one.kinds.includes(limit.kind)) &&
+        (limit.place === undefined || one.place === limit.place),
     );
     const grams = counted.reduce((sum, one) => sum + (one.weightG ?? 0), 0);
     return {

@@ -77,10 +77,9 @@ function draw(paper: Paper, find: Find, answer: Answer | undefined): void {
     .fontSize(15)
     .text(find.label ?? "A find", MARGIN, MARGIN, { width: wide });
   const day = find.foundAt?.slice(0, 10);
-  const about = [day, find.place?.name, ...(find.site?.habitat ?? []), ...(find.site?.host ?? [])].filter(
-    (part) => part !== undefined,
-  );
-  paper.font(PLAIN).fontSize(8.5).fillColor(SOFT).text(about.join(" · ").replaceAll("-", " "), { width: wide });
+  const told = [...(find.site?.habitat ?? []), ...(find.site?.host ?? [])].map((word) => word.replaceAll("-", " "));
+  const about = [day, find.place?.name, ...told].filter((part) => part !== undefined);
+  paper.font(PLAIN).fontSize(8.5).fillColor(SOFT).text(about.join(" · "), { width: wide });
   if (answer !== undefined) {
     paper.moveDown(0.4).fillColor(INK).font(BOLD).fontSize(13).text(VERDICTS[answer.verdict]);
     paper.font(PLAIN).fontSize(8.5);

@@ -188,12 +188,14 @@ function Limits({
 }) {
   const [text, setText] = useState("");
   const [kind, setKind] = useState("all");
+  const [place, setPlace] = useState("");
+  const places = [...new Set(carried.flatMap((one) => (one.place === undefined ? [] : [one.place])))].sort();
   const kinds = [...new Set(carried.flatMap((one) => one.kinds))].sort();
   const states = countLimits(carried, limits);
   const add = (unit: "grams" | "pieces") => {
     const value = Number(text.replace(",", "."));
     if (!(value > 0) || (unit === "pieces" && !Number.isInteger(value))) return;
-    onSet([...limits, { kind, [unit]: value }]);
+    onSet([...limits, { kind, ...(place === "" ? {} : { place }), [unit]: value }]);
     setText("");
   };
   return (
@@ -217,6 +219,7 @@ function Limits({
           }}
         >
           <Box sx={{ color: tone.onDarkSoft }}>
+            {state.limit.place === undefined ? "" : `${state.limit.place}, `}
             {state.limit.kind === "all" ? "together" : state.limit.kind.replaceAll("-", " ")}
           </Box>
           <Box sx={{ flex: 1, color: state.over ? tone.salmon : tone.onDark, fontWeight: state.over ? 750 : 450 }}>
@@ -260,6 +263,28 @@ function Limits({
           {kinds.map((one) => (
             <option key={one} value={one}>
               {one.replaceAll("-", " ")}
+            </option>
+          ))}
+        </Box>
+        <Box
+          component="select"
+          value={place}
+          aria-label="Where"
+          onChange={(event) => setPlace(event.target.value)}
+          sx={{
+            minHeight: TOUCH,
+            font: "inherit",
+            px: 1,
+            bgcolor: tone.bone,
+            color: tone.ink,
+            border: 0,
+            borderRadius: 0,
+          }}
+        >
+          <option value="">anywhere</option>
+          {places.map((one) => (
+            <option key={one} value={one}>
+              {one}
             </option>
           ))}
         </Box>
