@@ -2,19 +2,15 @@ import { canonicalFind, type Find, shelve } from "@jittery-cap/core";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { expect } from "chai";
 import type { Express } from "express";
-import { pino } from "pino";
 import request from "supertest";
 import { uuidv7 as uuid } from "uuidv7";
 import { seasonFinds } from "../demo/season.ts";
-import { createApp } from "./http/app.ts";
 import { DecisionStore } from "./store/decisions.ts";
 import { FindStore } from "./store/finds.ts";
 import { LOCAL_PERSON } from "./store/local-person.ts";
-import { migrate } from "./store/migrate.ts";
 import { defineModels } from "./store/models.ts";
-import { PacketStore } from "./store/packets.ts";
-import { PictureStore } from "./store/pictures.ts";
-import { type Scratch, scratchDatabase } from "./tests/scratch-database.ts";
+import { scratchApp } from "./tests/scratch-app.ts";
+import type { Scratch } from "./tests/scratch-database.ts";
 
 const demo = (label: string): Find => {
   const find = seasonFinds().find((one) => one.label?.startsWith(label));
@@ -30,20 +26,9 @@ describe("decisions", () => {
   const knowledge = readKnowledge();
 
   before(async () => {
-    scratch = await scratchDatabase();
-    await migrate(scratch.database);
-    const models = defineModels(scratch.database);
-    const store = new FindStore(scratch.database, models);
-    app = createApp({
-      store,
-      pictures: new PictureStore(scratch.database, models),
-      decisions: new DecisionStore(models, store, knowledge),
-      packets: new PacketStore(models, store),
-      knowledge,
-      owner: LOCAL_PERSON,
-      logger: pino({ level: "silent" }),
-      isDatabaseUp: () => Promise.resolve(true),
-    });
+    const made = await scratchApp();
+    ({ app, scratch } = made);
+    const { store } = made;
     for (const find of [CLUSTER, GOOD]) await store.put(LOCAL_PERSON, find, 0);
   });
   after(() => scratch.drop());
@@ -89,6 +74,14 @@ describe("decisions", () => {
     expect(forged.status).to.equal(400);
     expect(forged.body.errors[0].path).to.equal("answer");
     expect((await request(app).get(`/api/finds/${CLUSTER.id}/decisions`)).body.decisions).to.deep.equal([]);
+  });
+
+  it("by a rule that rests on experience want the experience, whoever wrote the rule into the record", async () => {
+    const find: Find = { ...GOOD, id: uuid(), rules: { smallBrown: "known" } };
+    await request(app).put(`/api/finds/${find.id}`).send({ version: 0, find });
+    const { status, body } = await decideAll(find, "basket");
+    expect(status).to.equal(400);
+    expect(body.errors[0].path).to.equal("rules.smallBrown");
   });
 
   it("sent again are one decision, and an id that decided another find is refused", async () => {

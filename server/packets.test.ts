@@ -1,22 +1,14 @@
 import { type Find, newFind } from "@jittery-cap/core";
-import { readKnowledge } from "@jittery-cap/shelf";
 import { expect } from "chai";
 import type { Express } from "express";
 import { PDFParse } from "pdf-parse";
-import { pino } from "pino";
 import request from "supertest";
 import { uuidv7 as uuid } from "uuidv7";
 import { seasonFinds } from "../demo/season.ts";
-import { createApp } from "./http/app.ts";
 import { shortCode } from "./paper/find-paper.ts";
-import { DecisionStore } from "./store/decisions.ts";
-import { FindStore } from "./store/finds.ts";
 import { LOCAL_PERSON } from "./store/local-person.ts";
-import { migrate } from "./store/migrate.ts";
-import { defineModels } from "./store/models.ts";
-import { PacketStore } from "./store/packets.ts";
-import { PictureStore } from "./store/pictures.ts";
-import { type Scratch, scratchDatabase } from "./tests/scratch-database.ts";
+import { scratchApp } from "./tests/scratch-app.ts";
+import type { Scratch } from "./tests/scratch-database.ts";
 
 const GOOD = seasonFinds().find((one) => one.label?.startsWith("white ones in an arc")) as Find;
 /** The text of a PDF, by an independent reader. */
@@ -33,21 +25,9 @@ describe("a second pair of eyes", () => {
   let token: string;
 
   before(async () => {
-    scratch = await scratchDatabase();
-    await migrate(scratch.database);
-    const models = defineModels(scratch.database);
-    const store = new FindStore(scratch.database, models);
-    const knowledge = readKnowledge();
-    app = createApp({
-      store,
-      pictures: new PictureStore(scratch.database, models),
-      decisions: new DecisionStore(models, store, knowledge),
-      packets: new PacketStore(models, store),
-      knowledge,
-      owner: LOCAL_PERSON,
-      logger: pino({ level: "silent" }),
-      isDatabaseUp: () => Promise.resolve(true),
-    });
+    const scratched = await scratchApp();
+    ({ app, scratch } = scratched);
+    const { store } = scratched;
     await store.put(LOCAL_PERSON, GOOD, 0);
     const made = await request(app).post(`/api/finds/${GOOD.id}/packets`).send({ id: uuid() });
     token = made.body.token;

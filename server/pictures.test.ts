@@ -1,21 +1,15 @@
 import { newFind } from "@jittery-cap/core";
-import { readKnowledge } from "@jittery-cap/shelf";
 import { expect } from "chai";
 import exifr from "exifr";
 import type { Express } from "express";
-import { pino } from "pino";
 import sharp from "sharp";
 import request from "supertest";
 import { uuidv7 as uuid } from "uuidv7";
-import { createApp } from "./http/app.ts";
-import { DecisionStore } from "./store/decisions.ts";
-import { FindStore } from "./store/finds.ts";
 import { LOCAL_PERSON } from "./store/local-person.ts";
-import { migrate } from "./store/migrate.ts";
 import { defineModels } from "./store/models.ts";
-import { PacketStore } from "./store/packets.ts";
 import { LONGEST_SIDE, PictureStore } from "./store/pictures.ts";
-import { type Scratch, scratchDatabase } from "./tests/scratch-database.ts";
+import { scratchApp } from "./tests/scratch-app.ts";
+import type { Scratch } from "./tests/scratch-database.ts";
 
 /** A picture as a phone takes it: lying on its side, with place and camera written into it; its left half is red. */
 async function fromPhone(width = 2400, height = 1200): Promise<Buffer> {
@@ -39,21 +33,9 @@ describe("pictures of a find", () => {
   let findId: string;
 
   before(async () => {
-    scratch = await scratchDatabase();
-    await migrate(scratch.database);
-    const models = defineModels(scratch.database);
-    const store = new FindStore(scratch.database, models);
-    const knowledge = readKnowledge();
-    app = createApp({
-      store,
-      decisions: new DecisionStore(models, store, knowledge),
-      packets: new PacketStore(models, store),
-      pictures: new PictureStore(scratch.database, models),
-      knowledge,
-      owner: LOCAL_PERSON,
-      logger: pino({ level: "silent" }),
-      isDatabaseUp: () => Promise.resolve(true),
-    });
+    const made = await scratchApp();
+    ({ app, scratch } = made);
+    const { store } = made;
     const find = newFind(uuid(), "2026-09-14T10:20:00+02:00");
     findId = find.id;
     await store.put(LOCAL_PERSON, find, 0);

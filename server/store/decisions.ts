@@ -4,13 +4,17 @@ import {
   assess,
   type BodyEnding,
   bodyEndingSchema,
+  DEFAULT_RULES,
   type Decision,
   decide,
+  experienceMissing,
   type Fault,
   type Find,
   findSchema,
+  isAmongFood,
   type Knowledge,
   type RulesInForce,
+  rulesOf,
   type Verdict,
 } from "@jittery-cap/core";
 import { z } from "zod";
@@ -78,9 +82,21 @@ export class DecisionStore {
     if (stored.version !== version) return { kind: "conflict", current: stored };
     const decided = decide(stored.find, endings, this.knowledge);
     if (!decided.ok) return { kind: "refused", faults: decided.faults };
+    const isFood = endings.some((one) => isAmongFood(one.ending));
+    const missing = isFood ? await this.experienceMissing(ownerId, stored.find) : undefined;
+    if (missing !== undefined) return { kind: "refused", faults: [missing] };
     const frozen: Decision = decided.value;
     const row = await this.models.decisions.create({ id, ownerId, findId, version, frozen, decidedAt: new Date() });
     return { kind: "decided", decision: this.kept(row), isNew: true };
+  }
+
+  /** A rule that rests on experience holds only where the owner's own finds show it, whoever wrote it into the record. */
+  private async experienceMissing(ownerId: string, find: Find): Promise<Fault | undefined> {
+    const { smallBrown } = rulesOf(find);
+    if (smallBrown === DEFAULT_RULES.smallBrown) return undefined;
+    const finds = (await this.finds.list(ownerId)).map((one) => one.find);
+    const why = experienceMissing("smallBrown", smallBrown, finds);
+    return why === undefined ? undefined : { path: "rules.smallBrown", message: why };
   }
 
   /** The decisions of a find, latest first. */

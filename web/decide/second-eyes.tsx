@@ -1,9 +1,9 @@
 /** A second pair of eyes, and books: asked, heard, set beside the finder's own looks; what differs counts as unsure. */
 import { CHARACTER_WORDS, compareLooks, type Find, stateWords, witnessChanges } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
 import InputBase from "@mui/material/InputBase";
 import { useCallback, useEffect, useState } from "react";
+import { PlainButton } from "../card/plain-button.tsx";
 import { askStandIn, makePacket, noteBook, readWitnesses, type Witness } from "../device/packets.ts";
 import { observerId } from "../find/observer-switch.tsx";
 import { useFind } from "../state/find-state.ts";
@@ -59,7 +59,7 @@ export function SecondEyes({ find, onHeard }: SecondEyesProps) {
           : `${books.length} of two books ${books.length === 1 ? "agrees" : "agree"}.`}
       </Box>
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
-        <Plain onClick={() => void makePacket(find.id).then(setToken)}>Ask somebody who knows</Plain>
+        <PlainButton onClick={() => void makePacket(find.id).then(setToken)}>Ask somebody who knows</PlainButton>
         <a href={`/api/finds/${find.id}/paper.pdf?size=A5`} style={{ color: tone.ink, alignSelf: "center" }}>
           The find on paper (PDF, A5)
         </a>
@@ -81,8 +81,12 @@ export function SecondEyes({ find, onHeard }: SecondEyesProps) {
             </a>
           </Box>
           <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
-            <Plain onClick={() => void askStandIn(token, false).then(load)}>Somebody simulated, who agrees</Plain>
-            <Plain onClick={() => void askStandIn(token, true).then(load)}>Somebody simulated, who differs</Plain>
+            <PlainButton onClick={() => void askStandIn(token, false).then(load)}>
+              Somebody simulated, who agrees
+            </PlainButton>
+            <PlainButton onClick={() => void askStandIn(token, true).then(load)}>
+              Somebody simulated, who differs
+            </PlainButton>
           </Box>
         </Box>
       )}
@@ -113,8 +117,8 @@ export function SecondEyes({ find, onHeard }: SecondEyesProps) {
             border: `1px solid ${tone.boneLine}`,
           }}
         />
-        <Plain onClick={() => void note(true)}>It agrees</Plain>
-        <Plain onClick={() => void note(false)}>It does not</Plain>
+        <PlainButton onClick={() => void note(true)}>It agrees</PlainButton>
+        <PlainButton onClick={() => void note(false)}>It does not</PlainButton>
       </Box>
     </Box>
   );
@@ -143,26 +147,9 @@ function WitnessLine({ witness, find, onTakeIn }: { witness: Witness; find: Find
         <Box sx={{ color: tone.inkSoft }}>In the record; what differs counts as unsure.</Box>
       ) : (
         <Box sx={{ pt: 0.5 }}>
-          <Plain onClick={onTakeIn}>Take it into the record</Plain>
+          <PlainButton onClick={onTakeIn}>Take it into the record</PlainButton>
         </Box>
       )}
     </Box>
-  );
-}
-
-function Plain({ onClick, children }: { onClick: () => void; children: string }) {
-  return (
-    <ButtonBase
-      onClick={onClick}
-      sx={{
-        minHeight: TOUCH,
-        px: 1.5,
-        border: `1px solid ${tone.ink}`,
-        bgcolor: tone.paper,
-        "&:hover": { bgcolor: tone.boneDeep },
-      }}
-    >
-      {children}
-    </ButtonBase>
   );
 }

@@ -20,6 +20,7 @@ import { Trail } from "../card/trail.tsx";
 import { listFinds } from "../device/api.ts";
 import { device } from "../device/device.ts";
 import { deliver, keepNewFind } from "../device/outbox.ts";
+import { ownRules } from "../device/own-rules.ts";
 import { Choice } from "../find/choice.tsx";
 import { TOUCH, tone } from "../theme/tokens.ts";
 
@@ -78,8 +79,14 @@ export function ExchangeView() {
       ...(await device.finds.toArray()).map((one) => one.id),
       ...((await listFinds()) ?? []).map(({ find }) => find.id),
     ]);
-    const finds = parsed.value.map((find) =>
-      UUID.test(find.id) && !here.has(find.id) ? find : { ...find, id: uuidv7() },
+    // and it is judged by this person's house rules, not by those of whoever wrote the file
+    const own = ownRules();
+    const finds = parsed.value.map(
+      ({ rules: _rules, ...find }): Find => ({
+        ...find,
+        id: UUID.test(find.id) && !here.has(find.id) ? find.id : uuidv7(),
+        ...(own === undefined ? {} : { rules: own }),
+      }),
     );
     for (const find of finds) {
       await keepNewFind(find);
@@ -195,7 +202,7 @@ export function ExchangeView() {
           </Typography>
           <Typography sx={{ color: tone.onDarkSoft, pt: 1 }}>
             A file's word for an answer is never taken. What comes in is judged by the sheets of this shelf, like
-            everything else; nothing that was here is written over.
+            everything else, and by your house rules; nothing that was here is written over.
           </Typography>
         </Box>
       }

@@ -1,11 +1,11 @@
 /** Where it stood: from the device, from the simulated walk, or left out. It never leaves this record by itself. */
 import type { Change, Find } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
+import { PlainButton } from "../card/plain-button.tsx";
 import { devicePosition, type Position, positionChanges, simulatedPosition } from "../device/surroundings.ts";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { tone } from "../theme/tokens.ts";
 
 interface PlaceBlockProps {
   readonly find: Find;
@@ -40,35 +40,18 @@ export function PlaceBlock({ find, onChange }: PlaceBlockProps) {
                 .join(" · "))}
       </Box>
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
-        <Plain onClick={() => void take(devicePosition())}>Where I stand</Plain>
-        <Plain onClick={() => void take(simulatedPosition(new Date()))}>A simulated walk</Plain>
+        <PlainButton onClick={() => void take(devicePosition())}>Where I stand</PlainButton>
+        <PlainButton onClick={() => void take(simulatedPosition(new Date()))}>A simulated walk</PlainButton>
         {lat !== undefined && (
-          <Plain
+          <PlainButton
             onClick={() => {
               for (const change of positionChanges(undefined)) onChange(change);
             }}
           >
             Leave it out
-          </Plain>
+          </PlainButton>
         )}
       </Box>
     </Box>
-  );
-}
-
-function Plain({ onClick, children }: { onClick: () => void; children: string }) {
-  return (
-    <ButtonBase
-      onClick={onClick}
-      sx={{
-        minHeight: TOUCH,
-        px: 1.5,
-        border: `1px solid ${tone.boneLine}`,
-        bgcolor: tone.paper,
-        "&:hover": { borderColor: tone.ink },
-      }}
-    >
-      {children}
-    </ButtonBase>
   );
 }
