@@ -10,6 +10,7 @@ export {
   countLimits,
   type Limit,
   type LimitState,
+  ofDay,
 } from "./decide/basket.ts";
 export { type BodyEnding, bodyEndingSchema, type Decision, decide } from "./decide/decision.ts";
 export {

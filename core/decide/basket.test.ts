@@ -1,5 +1,5 @@
 import { expect } from "chai";
-import { apartBecause, basketOf, countLimits, type DecidedFind } from "./basket.ts";
+import { apartBecause, basketOf, countLimits, type DecidedFind, ofDay } from "./basket.ts";
 
 const decision = (
   id: string,
@@ -63,6 +63,16 @@ describe("the basket", () => {
     expect(apartBecause(good, cooked)).to.contain("raw");
     expect(apartBecause(good, other)).to.contain("own bag");
     expect(apartBecause(good, good)).to.equal(undefined);
+  });
+
+  it("counts a day's limits by the day on which it was decided", () => {
+    const carried = basketOf([
+      decision("today", "basket"),
+      decision("before", "basket", { decidedAt: "2026-09-12T12:00:00Z" }),
+    ]);
+    const dayOf = (moment: string) => moment.slice(0, 10);
+    expect(ofDay(carried, "2026-09-14", dayOf).map((one) => one.find)).to.deep.equal(["today", "today"]);
+    expect(ofDay(carried, "2026-09-13", dayOf)).to.deep.equal([]);
   });
 
   it("counts against the person's own limits, and never takes an unweighed body for weightless", () => {

@@ -30,6 +30,8 @@ export interface DecidedFind {
 export interface Carried {
   readonly find: string;
   readonly label: string;
+  /** When it was decided. */
+  readonly decidedAt: string;
   /** The place's own name, where it has one. */
   readonly place: string | undefined;
   readonly body: string;
@@ -50,7 +52,7 @@ const COOK_ONLY: readonly ConditionCode[] = ["raw-poisonous", "boil-first"];
 
 /** The bodies that are carried, each in its compartment. What today's sheets no longer clear lies apart from food. */
 export function basketOf(decisions: readonly DecidedFind[]): readonly Carried[] {
-  return decisions.flatMap(({ find, current = find, endings, answer, today }) =>
+  return decisions.flatMap(({ find, current = find, decidedAt, endings, answer, today }) =>
     endings.flatMap(({ body, ending }): Carried[] => {
       const food = isAmongFood(ending);
       if (!food && !CARRIED_APART.has(ending)) return [];
@@ -60,6 +62,7 @@ export function basketOf(decisions: readonly DecidedFind[]): readonly Carried[] 
         {
           find: find.id,
           label: find.label ?? "a find without a name",
+          decidedAt,
           place: current.place?.name,
           body,
           ending,
@@ -102,7 +105,12 @@ export interface LimitState {
   readonly over: boolean;
 }
 
-/** Counts what is carried as food against limits; a body without a weight is never taken for weightless. */
+/** What was decided on the same day as a moment, by the clock of the place. */
+export function ofDay(carried: readonly Carried[], day: string, dayOf: (moment: string) => string): readonly Carried[] {
+  return carried.filter((one) => dayOf(one.decidedAt) === day);
+}
+
+/** Counts what is carried as food against limits for a day; a body without a weight is never taken for weightless. */
 export function countLimits(carried: readonly Carried[], limits: readonly Limit[]): readonly LimitState[] {
   return limits.map((limit) => {
     const counted = carried.filter(

@@ -7,6 +7,7 @@ import {
   countLimits,
   ENDING_WORDS,
   type Limit,
+  ofDay,
 } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
@@ -191,7 +192,8 @@ function Limits({
   const [place, setPlace] = useState("");
   const places = [...new Set(carried.flatMap((one) => (one.place === undefined ? [] : [one.place])))].sort();
   const kinds = [...new Set(carried.flatMap((one) => one.kinds))].sort();
-  const states = countLimits(carried, limits);
+  const dayOf = (moment: string) => new Date(moment).toDateString();
+  const states = countLimits(ofDay(carried, new Date().toDateString(), dayOf), limits);
   const add = (unit: "grams" | "pieces") => {
     const value = Number(text.replace(",", "."));
     if (!(value > 0) || (unit === "pieces" && !Number.isInteger(value))) return;
