@@ -80,7 +80,7 @@ export function basketOf(decisions: readonly DecidedFind[]): readonly Carried[] 
 export function apartBecause(one: Carried, other: Carried): string | undefined {
   if ((one.compartment === "apart-from-food") !== (other.compartment === "apart-from-food"))
     return "what is not named yet never lies with food";
-  if (one.compartment !== other.compartment) return "raw-poisonous ones lie apart from what may be eaten raw";
+  if (one.compartment !== other.compartment) return "raw-poisonous ones lie apart from what is not cooked";
   if (one.find !== other.find && one.kinds.join() !== other.kinds.join()) return "kinds lie apart, each in its own bag";
   return undefined;
 }

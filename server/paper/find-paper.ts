@@ -205,7 +205,7 @@ function label(paper: Paper, find: Find, wide: number): void {
     .fontSize(9)
     .fillColor(SOFT)
     .text(
-      `${find.label ?? "a find"}, ${find.foundAt?.slice(0, 10) ?? "day not told"}. It is not said that this may be eaten.`,
+      `${find.label ?? "a find"}, ${find.foundAt?.slice(0, 10) ?? "day not told"}. Nothing here gives leave to eat it.`,
       MARGIN + 10,
       top + 46,
       { width: wide - 20, height: 11, ellipsis: true },
