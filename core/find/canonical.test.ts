@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { finds } from "../tests/arbitraries.ts";
 import { canonicalBody, canonicalFind, canonicalJson } from "./canonical.ts";
 import { parseFind } from "./parse.ts";
+import { findSchema } from "./schema.ts";
 import { areNeighbours, CHARACTER_IDS, definitionOf } from "./vocabulary.ts";
 import { CHARACTER_WORDS, FAMILY_WORDS, stateWords, wordList } from "./words.ts";
 
@@ -78,5 +79,10 @@ describe("the vocabulary", () => {
     for (const id of CHARACTER_IDS)
       expect(new Set(definitionOf(id).states).size, id).to.equal(definitionOf(id).states.length);
     expect(CHARACTER_IDS.some((id) => /taste/.test(id))).to.equal(false);
+  });
+
+  it("is the same for a part that is empty and for one that is left out: an undo cannot tell the two", () => {
+    const plain = findSchema.parse({ format: "jittery-cap/find", version: 1, id: "t", bodies: [{ id: "A" }] });
+    expect(canonicalFind({ ...plain, site: {}, weather: {} })).to.deep.equal(plain);
   });
 });

@@ -24,9 +24,15 @@ export function canonicalBody(body: Body): Body {
   return seen === undefined || seen.length === 0 ? rest : { ...rest, seen: [...seen].sort(compareEntries) };
 }
 
-/** The find with every body's observations in the order of handling; bodies keep their order. */
+/** Parts of a find that say nothing when they are empty: left out and empty are one record. */
+const PARTS = ["place", "site", "weather", "rules"] as const;
+
+/** The find with every body's observations in the order of handling and without empty parts; bodies keep their order. */
 export function canonicalFind(find: Find): Find {
-  return { ...find, bodies: find.bodies.map(canonicalBody) };
+  const canonical: Find = { ...find, bodies: find.bodies.map(canonicalBody) };
+  for (const part of PARTS)
+    if (canonical[part] !== undefined && Object.keys(canonical[part]).length === 0) delete canonical[part];
+  return canonical;
 }
 
 /** JSON with sorted keys and without undefined: the same text for the same value, whoever made it. */
