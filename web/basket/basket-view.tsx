@@ -52,6 +52,7 @@ export function BasketView() {
   return (
     <SplitCard
       darkShare={0.45}
+      darkFirst={false}
       light={
         <>
           <Trail view="basket" />

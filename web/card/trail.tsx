@@ -47,8 +47,8 @@ export function Trail({ view, findId, dark = false }: TrailProps) {
           letterSpacing: "-0.01em",
         }}
       >
-        <img src="/mark.svg" alt={findId === undefined ? "" : "Jittery Cap"} width={24} height={24} />
-        <Box component="span" sx={{ display: { xs: findId === undefined ? "inline" : "none", md: "inline" } }}>
+        <img src="/mark.svg" alt="Jittery Cap" width={24} height={24} />
+        <Box component="span" sx={{ display: { xs: "none", md: "inline" } }}>
           Jittery Cap
         </Box>
       </Box>

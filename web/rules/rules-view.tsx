@@ -92,7 +92,14 @@ export function RulesView() {
                 keepOwnRules(rules);
                 setSettled(true);
               }}
-              sx={{ ml: 1, minHeight: TOUCH, px: 1.5, border: `1px solid ${tone.boneLine}`, bgcolor: tone.paper }}
+              sx={{
+                mt: 1,
+                mr: 1,
+                minHeight: TOUCH,
+                px: 1.5,
+                border: `1px solid ${tone.boneLine}`,
+                bgcolor: tone.paper,
+              }}
             >
               {settled ? "Every new find begins with these" : "Begin every new find with these"}
             </ButtonBase>
