@@ -1,5 +1,5 @@
-/** Pictures as numbers: from a file, or from the camera's stand-in. They stay on this device. */
-import { DEPOSITS, drawSetting, type Raster, syntheticPicture } from "@jittery-cap/core";
+/** Pictures as numbers, from a file. They stay on this device. */
+import type { Raster } from "@jittery-cap/core";
 
 /** Longest side that is measured on, px: more says no more of a colour. */
 const LONGEST_SIDE = 1400;
@@ -17,13 +17,3 @@ export async function rasterOfFile(file: Blob): Promise<Raster> {
   bitmap.close();
   return pen.getImageData(0, 0, canvas.width, canvas.height);
 }
-
-/** A picture by the camera's stand-in: a deposit of a name under warm light. */
-export function simulatedRaster(name: string): Raster {
-  const chance = { next: Math.random };
-  const setting = { ...drawSetting(name, chance), kelvin: 2900, balanced: 0.3, exposure: 0.6, noise: 2 };
-  return syntheticPicture(setting, chance).raster;
-}
-
-/** What the stand-in can show. */
-export const SIMULATED: readonly string[] = Object.keys(DEPOSITS);

@@ -4,7 +4,8 @@ import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import { useRef, useState } from "react";
 import { TOUCH, tone } from "../theme/tokens.ts";
-import { rasterOfFile, SIMULATED, simulatedRaster } from "./picture-file.ts";
+import { rasterOfFile } from "./picture-file.ts";
+import { SIMULATED, simulatedPicture } from "./simulated-camera.ts";
 
 interface PictureSourceProps {
   readonly onPicture: (raster: Raster) => void;
@@ -14,7 +15,13 @@ interface PictureSourceProps {
 
 export function PictureSource({ onPicture, simulated }: PictureSourceProps) {
   const input = useRef<HTMLInputElement>(null);
+  const takes = useRef(new Map<string, number>());
   const [fault, setFault] = useState<string>();
+  const simulate = (name: string) => {
+    const take = takes.current.get(name) ?? 0;
+    takes.current.set(name, take + 1);
+    onPicture(simulatedPicture(name, take));
+  };
   const take = (file: File | undefined) => {
     if (file === undefined) return;
     rasterOfFile(file).then(
@@ -53,7 +60,7 @@ export function PictureSource({ onPicture, simulated }: PictureSourceProps) {
             defaultValue=""
             aria-label="Simulated picture"
             onChange={(event) => {
-              if (event.target.value !== "") onPicture(simulatedRaster(event.target.value));
+              if (event.target.value !== "") simulate(event.target.value);
             }}
             sx={{
               minHeight: TOUCH,
