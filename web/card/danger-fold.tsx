@@ -2,8 +2,9 @@
 import type { Answer } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { TOUCH, tone } from "../theme/tokens.ts";
+import { isDrawnAlike } from "./danger-groups.ts";
 import { DangerRow } from "./danger-row.tsx";
 import { distanceWords } from "./distance-words.ts";
 
@@ -18,7 +19,16 @@ interface DangerFoldProps {
 const STROKE_GAP = 9;
 const STROKES_AT_MOST = 6;
 
-export function DangerFold({ mistakes, dangers, far }: DangerFoldProps) {
+const looksSame = (one: DangerFoldProps, other: DangerFoldProps): boolean =>
+  one.mistakes === other.mistakes &&
+  one.far === other.far &&
+  one.dangers.length === other.dangers.length &&
+  one.dangers.every((danger, index) => {
+    const there = other.dangers[index];
+    return there !== undefined && isDrawnAlike(danger, there);
+  });
+
+export const DangerFold = memo(function DangerFold({ mistakes, dangers, far }: DangerFoldProps) {
   const [open, setOpen] = useState(false);
   const strokes = Math.min(mistakes, STROKES_AT_MOST);
   return (
@@ -87,7 +97,7 @@ export function DangerFold({ mistakes, dangers, far }: DangerFoldProps) {
       )}
     </Box>
   );
-}
+}, looksSame);
 
 /** "4 more stand 1 mistake away", "1 stands 2 mistakes away", "12 more touch this find". */
 function foldWords(count: number, mistakes: number, far: boolean): string {

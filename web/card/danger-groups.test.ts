@@ -1,7 +1,7 @@
 import { assess, findSchema } from "@jittery-cap/core";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { expect } from "chai";
-import { DRAWN, dangerGroups } from "./danger-groups.ts";
+import { DRAWN, dangerGroups, isDrawnAlike } from "./danger-groups.ts";
 
 const knowledge = readKnowledge();
 const answerTo = (seen: readonly { character: string; states: string[] }[]) =>
@@ -53,5 +53,36 @@ describe("the dangers of a hundred sheets", () => {
     const standing = nothing.dangers.slice(0, DRAWN + 1);
     expect(dangerGroups(standing).drawn.length).to.equal(DRAWN + 1);
     expect(dangerGroups(standing).near).to.deep.equal([]);
+  });
+});
+
+describe("a danger's row", () => {
+  const before = answerTo([{ character: "underside", states: ["gills"] }]);
+  const after = answerTo([
+    { character: "underside", states: ["gills"] },
+    { character: "gill-colour", states: ["brown"] },
+    { character: "base", states: ["plain"] },
+  ]);
+
+  it("is left as it is only where name, tier, distance and strokes are the same", () => {
+    let kept = 0;
+    for (const danger of after.dangers) {
+      const was = before.dangers.find((one) => one.sheet === danger.sheet);
+      if (was === undefined) throw new Error(`${danger.sheet} was not there`);
+      const isKept = isDrawnAlike(was, danger);
+      kept += Number(isKept);
+      if (isKept) expect(was.mistakes, danger.sheet).to.equal(danger.mistakes);
+      if (was.mistakes !== danger.mistakes) expect(isKept, danger.sheet).to.equal(false);
+      expect(isDrawnAlike(danger, structuredClone(danger)), danger.sheet).to.equal(true);
+      expect(isDrawnAlike(danger, { ...danger, mistakes: danger.mistakes + 1 }), danger.sheet).to.equal(false);
+      expect(isDrawnAlike(danger, { ...danger, tier: "inedible" as never }), danger.sheet).to.equal(false);
+    }
+    expect(kept).to.be.within(1, after.dangers.length - 1);
+  });
+  it("is drawn anew where a stroke breaks, though the count stays", () => {
+    const [danger] = after.dangers.filter((one) => one.points.some((point) => point.hard));
+    if (danger === undefined) throw new Error("no danger with a hard point");
+    const softer = { ...danger, points: danger.points.map((point) => ({ ...point, hard: false })) };
+    expect(isDrawnAlike(danger, softer)).to.equal(false);
   });
 });

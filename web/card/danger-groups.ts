@@ -1,5 +1,6 @@
 /** Which dangers are drawn one by one, and which are folded by their distance, so that a hundred never drown the near. */
 import type { Answer } from "@jittery-cap/core";
+import { strokesOf } from "./distance-strokes.tsx";
 
 type Danger = Answer["dangers"][number];
 
@@ -45,4 +46,17 @@ function folds(dangers: readonly Danger[]): Fold[] {
   const byDistance = new Map<number, Danger[]>();
   for (const danger of dangers) byDistance.set(danger.mistakes, [...(byDistance.get(danger.mistakes) ?? []), danger]);
   return [...byDistance].map(([mistakes, alike]) => ({ mistakes, dangers: alike }));
+}
+
+/** Whether two dangers are drawn alike: each answer brings new objects, and most of them say what the last one said. */
+export function isDrawnAlike(one: Danger, other: Danger): boolean {
+  return (
+    one === other ||
+    (one.sheet === other.sheet &&
+      one.name === other.name &&
+      one.scientific === other.scientific &&
+      one.tier === other.tier &&
+      one.mistakes === other.mistakes &&
+      strokesOf(one).join() === strokesOf(other).join())
+  );
 }

@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import { memo } from "react";
 import { FONT, tone } from "../theme/tokens.ts";
+import { isDrawnAlike } from "./danger-groups.ts";
 import { DistanceStrokes } from "./distance-strokes.tsx";
 import { distanceWords } from "./distance-words.ts";
 
@@ -17,6 +18,12 @@ interface DangerRowProps {
   /** Where a touch on the danger asks for what separates it from the find. */
   readonly onPick?: ((sheet: string) => void) | undefined;
 }
+
+const looksSame = (one: DangerRowProps, other: DangerRowProps): boolean =>
+  one.compact === other.compact &&
+  one.far === other.far &&
+  one.onPick === other.onPick &&
+  isDrawnAlike(one.danger, other.danger);
 
 export const DangerRow = memo(function DangerRow({ danger, compact = false, far = false, onPick }: DangerRowProps) {
   const touches = danger.mistakes === 0;
@@ -105,4 +112,4 @@ export const DangerRow = memo(function DangerRow({ danger, compact = false, far 
       </Box>
     </Box>
   );
-});
+}, looksSame);

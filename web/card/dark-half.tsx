@@ -2,7 +2,8 @@
 import { type Answer, CONDITION_WORDS } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { tone } from "../theme/tokens.ts";
+import useMediaQuery from "@mui/material/useMediaQuery";
+import { tone, WIDE } from "../theme/tokens.ts";
 import { DangerFold } from "./danger-fold.tsx";
 import { dangerGroups } from "./danger-groups.ts";
 import { DangerRow } from "./danger-row.tsx";
@@ -28,6 +29,7 @@ function sentence(answer: Answer | undefined, state: AnswerState): string | unde
 }
 
 export function DarkHalf({ answer, state, lastMove, onPick }: DarkHalfProps) {
+  const wide = useMediaQuery(WIDE);
   const verdict = shownVerdict(answer, state);
   const { drawn, near, far, nearCount, farCount } = dangerGroups(answer?.dangers ?? []);
   const within = answer?.dangers.filter((danger) => danger.mistakes < NEAR).length ?? 0;
@@ -88,40 +90,35 @@ export function DarkHalf({ answer, state, lastMove, onPick }: DarkHalfProps) {
         {sentence(answer, state)}
       </Typography>
       <ScrollRegion label="Distances" sx={{ pl: { md: 1.5 }, ml: { md: -1.5 } }}>
-        <Box
-          component="ul"
-          aria-label="Dangers, nearest first"
-          sx={{ listStyle: "none", m: 0, p: 0, pl: { md: 0 }, display: { xs: "none", md: "block" } }}
-        >
-          {drawn.map((danger) => (
-            <DangerRow key={danger.sheet} danger={danger} onPick={onPick} />
-          ))}
-          {near.map((fold) => (
-            <DangerFold key={fold.mistakes} {...fold} far={false} />
-          ))}
-          {farCount > 0 && (
-            <Box component="li" sx={{ px: 3.25, pt: 2, pb: 0.75, color: tone.onDarkFaint }}>
-              {nearCount === 0 ? `All ${farCount} are past doubt here` : `${farCount} farther, past doubt here`}
-            </Box>
-          )}
-          {far.map((fold) => (
-            <DangerFold key={fold.mistakes} {...fold} far />
-          ))}
-        </Box>
-        <Box
-          component="ul"
-          aria-label="Nearest dangers"
-          sx={{ listStyle: "none", m: 0, p: 0, display: { xs: "block", md: "none" } }}
-        >
-          {drawn.slice(0, 3).map((danger) => (
-            <DangerRow key={danger.sheet} danger={danger} compact onPick={onPick} />
-          ))}
-          {nearCount === 0 && answer !== undefined && (
-            <Box component="li" sx={{ px: 2.5 }}>
-              All {farCount} are past doubt here
-            </Box>
-          )}
-        </Box>
+        {wide ? (
+          <Box component="ul" aria-label="Dangers, nearest first" sx={{ listStyle: "none", m: 0, p: 0 }}>
+            {drawn.map((danger) => (
+              <DangerRow key={danger.sheet} danger={danger} onPick={onPick} />
+            ))}
+            {near.map((fold) => (
+              <DangerFold key={fold.mistakes} {...fold} far={false} />
+            ))}
+            {farCount > 0 && (
+              <Box component="li" sx={{ px: 3.25, pt: 2, pb: 0.75, color: tone.onDarkFaint }}>
+                {nearCount === 0 ? `All ${farCount} are past doubt here` : `${farCount} farther, past doubt here`}
+              </Box>
+            )}
+            {far.map((fold) => (
+              <DangerFold key={fold.mistakes} {...fold} far />
+            ))}
+          </Box>
+        ) : (
+          <Box component="ul" aria-label="Nearest dangers" sx={{ listStyle: "none", m: 0, p: 0 }}>
+            {drawn.slice(0, 3).map((danger) => (
+              <DangerRow key={danger.sheet} danger={danger} compact onPick={onPick} />
+            ))}
+            {nearCount === 0 && answer !== undefined && (
+              <Box component="li" sx={{ px: 2.5 }}>
+                All {farCount} are past doubt here
+              </Box>
+            )}
+          </Box>
+        )}
       </ScrollRegion>
       <Box
         aria-live="polite"

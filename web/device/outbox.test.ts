@@ -109,6 +109,18 @@ describe("the outbox of this device", () => {
     expect(told.at(-1)).to.deep.equal({ findId: find.id, waiting: 0, state: "saved" });
   });
 
+  it("sends by itself, and touches that follow each other closely together", async () => {
+    const find = await started();
+    const before = server.requests.length;
+    const after = await touch(await touch(await touch(find, label("one")), label("two")), label("three"));
+    expect((await waitingFor(find.id)).length).to.equal(3);
+    for (let wait = 0; wait < 100 && told.at(-1)?.state !== "saved"; wait++)
+      await new Promise((later) => setTimeout(later, 20));
+    while ((await waitingFor(find.id)).length > 0) await new Promise((later) => setTimeout(later, 20));
+    expect(server.finds.get(find.id)?.find).to.deep.equal(after);
+    expect(server.requests.length - before).to.equal(1);
+  });
+
   it("never says saved of a touch that came while a picture was on its way", async () => {
     const find = await started();
     const versions: (number | undefined)[] = [];

@@ -1,10 +1,12 @@
 /** Sends what waits on this device to the server, in order, again and again until it is acknowledged. */
 import type { Edit, Find } from "@jittery-cap/core";
 import { putFind, type Reply, type Stored, sendEdits } from "./api.ts";
-import { device, isWaiting, picturesWaitingFor, waitingFor } from "./device.ts";
+import { type DeviceSteps, device, isWaiting, picturesWaitingFor, waitingFor } from "./device.ts";
 import { deliverPictures } from "./pictures.ts";
 
 const AGAIN_AFTER_MS = 4000;
+/** A touch is on the device at once; it goes to the server when its answer has been drawn, with those that came behind it. */
+const SEND_AFTER_MS = 150;
 
 /** What the outbox tells the screens about one find. */
 export interface Delivery {
@@ -21,6 +23,8 @@ const listeners = new Set<Listener>();
 const busy = new Map<string, Promise<void>>();
 /** Touches of a find that are still on their way to this device's own memory. */
 const keeping = new Map<string, number>();
+/** Finds whose touches are about to be sent. */
+const soon = new Set<string>();
 
 /** Listens to deliveries; returns how to stop. */
 export function onDelivery(listener: Listener): () => void {
@@ -38,11 +42,16 @@ export async function keepNewFind(find: Find): Promise<void> {
   void deliver(find.id);
 }
 
-/** Keeps an edit and the record after it on the device, both or neither, then sends it. */
-export async function keepEdit(find: Find, edit: Edit): Promise<void> {
+/**
+ * Keeps an edit, the record after it and what can then be undone on the device, all or none, then sends it.
+ * It begins when the touch has been drawn, and in the order of the touches.
+ */
+export async function keepEdit(find: Find, edit: Edit, steps?: Pick<DeviceSteps, "done" | "undone">): Promise<void> {
   keeping.set(find.id, (keeping.get(find.id) ?? 0) + 1);
   try {
-    await device.transaction("rw", device.finds, device.waiting, async () => {
+    await new Promise((drawn) => setTimeout(drawn, 0));
+    await device.transaction("rw", device.finds, device.waiting, device.steps, async () => {
+      if (steps !== undefined) await device.steps.put({ findId: find.id, ...steps });
       const last = (await waitingFor(find.id)).at(-1);
       await device.waiting.put({ id: edit.id, findId: find.id, order: last === undefined ? 0 : last.order + 1, edit });
       await device.finds.update(find.id, { find });
@@ -50,7 +59,16 @@ export async function keepEdit(find: Find, edit: Edit): Promise<void> {
   } finally {
     keeping.set(find.id, (keeping.get(find.id) ?? 1) - 1);
   }
-  void deliver(find.id);
+  deliverSoon(find.id);
+}
+
+function deliverSoon(findId: string): void {
+  if (soon.has(findId)) return;
+  soon.add(findId);
+  setTimeout(() => {
+    soon.delete(findId);
+    void deliver(findId);
+  }, SEND_AFTER_MS);
 }
 
 /** Sends what waits for one find; a second call while one is under way follows behind it. */

@@ -1,5 +1,5 @@
 /** The troop in a row, in scale, smallest first; and one more. */
-import { type Body, type Find, figureOf } from "@jittery-cap/core";
+import { type Body, type Figure, type Find, figureOf } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import { memo, useMemo } from "react";
@@ -30,7 +30,7 @@ export const BodiesRow = memo(function BodiesRow({
   const drawn = useMemo(
     () =>
       find.bodies
-        .map((body) => ({ body, figure: figureOf(find, body, 0) }))
+        .map((body) => ({ body, figure: figureAgain(find, body) }))
         .sort((one, other) => sizeOf(one.body, one.figure.top) - sizeOf(other.body, other.figure.top)),
     [find],
   );
@@ -109,5 +109,21 @@ export const BodiesRow = memo(function BodiesRow({
     </Box>
   );
 });
+
+const drawnLast = new Map<string, { readonly told: string; readonly figure: Figure }>();
+/** More bodies than any troop that is recorded one by one. */
+const REMEMBERED = 64;
+
+/** A body's figure, drawn anew only where what is recorded of it or of the ground has changed. */
+function figureAgain({ bodies: _others, ...about }: Find, body: Body): Figure {
+  const key = `${about.id} ${body.id}`;
+  const told = JSON.stringify([about, body]);
+  const last = drawnLast.get(key);
+  if (last?.told === told) return last.figure;
+  const figure = figureOf({ ...about, bodies: [body] }, body, 0);
+  if (drawnLast.size > REMEMBERED) drawnLast.clear();
+  drawnLast.set(key, { told, figure });
+  return figure;
+}
 
 const sizeOf = (body: Body, top: number): number => body.measures?.capCm ?? top;

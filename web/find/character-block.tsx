@@ -4,6 +4,7 @@ import type { MaskUse } from "@jittery-cap/core";
 import { type Body, CHARACTER_WORDS, type Change, type CharacterId, definitionOf, type Find } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
+import { useStable } from "../card/use-stable.ts";
 import { useFind } from "../state/find-state.ts";
 import { tone } from "../theme/tokens.ts";
 import { Choice, choiceLabel, pictureFor } from "./choice.tsx";
@@ -43,6 +44,10 @@ export function CharacterBlock(props: CharacterBlockProps) {
   const entry = of === "site" ? undefined : entryOf(body, character, observer);
   const { plain, term } = CHARACTER_WORDS[character];
   const headingId = `character-${character}`;
+  const choose = useStable((state: string) => {
+    onActivate();
+    onChange(chooseState(find, body, character, state, observer));
+  });
   const pictured = states.some((state) => pictureFor(character, state) !== undefined);
   return (
     <Box
@@ -98,10 +103,7 @@ export function CharacterBlock(props: CharacterBlockProps) {
             picture={pictureFor(character, state)}
             character={character}
             state={state}
-            onChoose={() => {
-              onActivate();
-              onChange(chooseState(find, body, character, state, observer));
-            }}
+            onChoose={choose}
           />
         ))}
       </Box>

@@ -9,7 +9,8 @@ import { Drawing } from "./drawing.tsx";
 interface ChoiceProps {
   readonly label: string;
   readonly chosen: boolean;
-  readonly onChoose: () => void;
+  /** Given the state, so that one function serves all states of a character. */
+  readonly onChoose: (state: string) => void;
   readonly digit?: string | undefined;
   readonly picture?: "drawing" | "swatch" | undefined;
   readonly character?: CharacterId | undefined;
@@ -43,13 +44,13 @@ export function choiceLabel(character: CharacterId, state: string): string {
   return state === "none" ? (character === "smell" ? "no smell" : "none, I looked") : stateWords(character, state);
 }
 
-export function Choice(props: ChoiceProps) {
+export const Choice = memo(function Choice(props: ChoiceProps) {
   const { label, chosen, onChoose, digit, picture, character, state, doubtful, quiet, drawing } = props;
   const isPlain = picture === undefined && drawing === undefined;
   return (
     <ButtonBase
       aria-pressed={chosen}
-      onClick={onChoose}
+      onClick={() => onChoose(state ?? "")}
       data-state={state}
       sx={{
         position: "relative",
@@ -104,7 +105,7 @@ export function Choice(props: ChoiceProps) {
       <span>{label}</span>
     </ButtonBase>
   );
-}
+});
 
 const ChoicePicture = memo(function ChoicePicture({
   kind,

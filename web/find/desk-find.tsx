@@ -1,6 +1,7 @@
 /** Find on a desk: the troop and the plate on the left, a station at a time beside it, keys along the foot. */
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
+import { memo } from "react";
 import { Link, useNavigate } from "react-router";
 import { useShallow } from "zustand/react/shallow";
 import { Trail } from "../card/trail.tsx";
@@ -17,7 +18,7 @@ interface DeskFindProps extends ShownFind {
   readonly onHelp: () => void;
 }
 
-export function DeskFind({ onHelp, ...shown }: DeskFindProps) {
+export const DeskFind = memo(function DeskFind({ onHelp, ...shown }: DeskFindProps) {
   const { find, body, station, onChange, onBody, onAddBody } = shown;
   const { undo, redo, done, undone } = useFind(
     useShallow(({ undo, redo, done, undone }) => ({ undo, redo, done, undone })),
@@ -102,7 +103,7 @@ export function DeskFind({ onHelp, ...shown }: DeskFindProps) {
       </Box>
     </>
   );
-}
+});
 
 function FootKey({ label, what }: { label: string; what: string }) {
   return (

@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import { useState } from "react";
+import { useStable } from "../card/use-stable.ts";
 import { useFind } from "../state/find-state.ts";
 import { Choice } from "./choice.tsx";
 import { CANNOT_TELL, couldNot, entryOf, REASONS, turnSureness } from "./observing.ts";
@@ -25,48 +26,43 @@ export function ExtraAnswers({ body, character, onChange, onActivate }: ExtraAns
     onActivate();
     if (change !== undefined) onChange(change);
   };
+  const cannotTell = useStable(() => act(couldNot(body, character, CANNOT_TELL, observer)));
+  const unsure = useStable(() => act(turnSureness(body, character, observer)));
+  const couldNotLook = useStable(() => {
+    onActivate();
+    setMenuAt(document.getElementById(blockId(character)));
+  });
   return (
     <Box sx={{ display: "grid", gap: 1, pt: 1, gridTemplateColumns: "repeat(3, 1fr)" }}>
-      <Choice
-        quiet
-        label="cannot tell"
-        chosen={entry?.unseen === CANNOT_TELL}
-        onChoose={() => act(couldNot(body, character, CANNOT_TELL, observer))}
-      />
+      <Choice quiet label="cannot tell" chosen={entry?.unseen === CANNOT_TELL} onChoose={cannotTell} />
       <Choice
         quiet
         label={reason === undefined ? "could not look" : `not looked: ${reason}`}
         chosen={reason !== undefined}
-        onChoose={() => {
-          onActivate();
-          setMenuAt(document.getElementById(blockId(character)));
-        }}
+        onChoose={couldNotLook}
       />
-      <Choice
-        quiet
-        label="unsure of it"
-        chosen={entry?.sure === false}
-        onChoose={() => act(turnSureness(body, character, observer))}
-      />
-      <Menu
-        open={menuAt !== null}
-        anchorEl={menuAt}
-        onClose={() => setMenuAt(null)}
-        anchorOrigin={{ vertical: "bottom", horizontal: "center" }}
-        transformOrigin={{ vertical: "bottom", horizontal: "center" }}
-      >
-        {REASONS.map((one) => (
-          <MenuItem
-            key={one}
-            onClick={() => {
-              setMenuAt(null);
-              onChange(couldNot(body, character, one, observer));
-            }}
-          >
-            {one}
-          </MenuItem>
-        ))}
-      </Menu>
+      <Choice quiet label="unsure of it" chosen={entry?.sure === false} onChoose={unsure} />
+      {menuAt !== null && (
+        <Menu
+          open
+          anchorEl={menuAt}
+          onClose={() => setMenuAt(null)}
+          anchorOrigin={{ vertical: "bottom", horizontal: "center" }}
+          transformOrigin={{ vertical: "bottom", horizontal: "center" }}
+        >
+          {REASONS.map((one) => (
+            <MenuItem
+              key={one}
+              onClick={() => {
+                setMenuAt(null);
+                onChange(couldNot(body, character, one, observer));
+              }}
+            >
+              {one}
+            </MenuItem>
+          ))}
+        </Menu>
+      )}
     </Box>
   );
 }

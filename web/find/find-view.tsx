@@ -1,21 +1,21 @@
 /** Find: the specimen, its stations, and the dark half that answers every touch. */
 import type { PlannedTest } from "@jittery-cap/core";
 import useMediaQuery from "@mui/material/useMediaQuery";
-import { useCallback, useEffect } from "react";
+import { useCallback, useDeferredValue, useEffect } from "react";
 import { useParams } from "react-router";
 import { useShallow } from "zustand/react/shallow";
 import { DarkHalf } from "../card/dark-half.tsx";
 import { NextNote } from "../card/next-note.tsx";
 import { SplitCard } from "../card/split-card.tsx";
 import { StateOfView } from "../card/state-of-view.tsx";
+import { useStable } from "../card/use-stable.ts";
 import { useFind } from "../state/find-state.ts";
+import { WIDE } from "../theme/tokens.ts";
 import { DeskFind } from "./desk-find.tsx";
 import { KeyHelp } from "./key-help.tsx";
 import { PhoneFind } from "./phone-find.tsx";
 import { useBench } from "./use-bench.ts";
 import { useKeys } from "./use-keys.ts";
-
-const WIDE = "(min-width:900px)";
 
 /** The dark half with its note: it changes when the answer does, and the light half need not be drawn again for that. */
 function StandingDangers({ onGo }: { onGo: (test: PlannedTest) => void }) {
@@ -37,8 +37,14 @@ export function FindView() {
   const { status, find, answer, open, change } = useFind(
     useShallow(({ status, find, answer, open, change }) => ({ status, find, answer, open, change })),
   );
+  // the dark half answers first; what the answer changes on the light half, which question comes first, may follow it
+  const settled = useDeferredValue(answer);
   const bench = useBench();
   const { body, station, order, onAction } = bench;
+  const turnAlso = useStable(() => bench.setAlsoOpen(!bench.alsoOpen));
+  const help = useStable(() => bench.setHelp(true));
+  const move = useStable((by: 1 | -1) => void onAction({ kind: "move", by }));
+  const goToTest = useStable(bench.goToTest);
   useEffect(() => void open(id), [id, open]);
   useKeys(onAction);
 
@@ -49,8 +55,8 @@ export function FindView() {
     station,
     order,
     alsoOpen: bench.alsoOpen,
-    onAlso: () => bench.setAlsoOpen(!bench.alsoOpen),
-    answer,
+    onAlso: turnAlso,
+    answer: settled?.id === find.id ? settled : undefined,
     active: bench.current,
     onActivate: bench.setActive,
     onChange: change,
@@ -67,14 +73,8 @@ export function FindView() {
     <>
       <SplitCard
         darkShare={unsettled}
-        light={
-          wide ? (
-            <DeskFind {...shown} onHelp={() => bench.setHelp(true)} />
-          ) : (
-            <PhoneFind {...shown} onMove={(by) => onAction({ kind: "move", by })} />
-          )
-        }
-        dark={<StandingDangers onGo={bench.goToTest} />}
+        light={wide ? <DeskFind {...shown} onHelp={help} /> : <PhoneFind {...shown} onMove={move} />}
+        dark={<StandingDangers onGo={goToTest} />}
       />
       <KeyHelp open={bench.help} onClose={() => bench.setHelp(false)} />
     </>

@@ -1,6 +1,7 @@
 /** Find in one hand: station tabs under the dark band, the body and its switch, one station's questions, a bar for the thumb. */
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
+import { memo } from "react";
 import { Link } from "react-router";
 import { useShallow } from "zustand/react/shallow";
 import { useFind } from "../state/find-state.ts";
@@ -21,7 +22,7 @@ const FIGURE_HEIGHT = 64;
 /** Stations at which a find is named on a phone; elsewhere the room belongs to what is looked at. */
 const NAMED_AT: ReadonlySet<StationId> = new Set<StationId>(["ground", "bodies"]);
 
-export function PhoneFind({ onMove, ...shown }: PhoneFindProps) {
+export const PhoneFind = memo(function PhoneFind({ onMove, ...shown }: PhoneFindProps) {
   const { find, body, station, onBody, onAddBody } = shown;
   const { undo, done } = useFind(useShallow(({ undo, done }) => ({ undo, done })));
   return (
@@ -124,7 +125,7 @@ export function PhoneFind({ onMove, ...shown }: PhoneFindProps) {
       </Box>
     </>
   );
-}
+});
 
 function ThumbButton({
   children,

@@ -51,7 +51,8 @@ interface FindState {
   readonly split: (bodies: readonly string[]) => Promise<string | undefined>;
 }
 
-const NO_STEPS: Pick<DeviceSteps, "done" | "undone"> = { done: [], undone: [] };
+type Steps = Pick<DeviceSteps, "done" | "undone">;
+const NO_STEPS: Steps = { done: [], undone: [] };
 
 /** A soft character tells two kinds apart if one look at it settles the matter at least so often; ours. */
 const TELLING = 0.5;
@@ -94,33 +95,25 @@ export const useFind = create<FindState>()((set, get) => {
     void deliver(find.id);
   };
 
-  /** Applies a change to the open find; answers the step, or undefined where the core refuses it. */
-  const apply = (change: Change, link: Pick<Edit, "undoes" | "redoes">): Step | undefined => {
-    const { find } = get();
-    if (find === undefined) return undefined;
+  /** Applies a change to the open find, and says what can be undone after it; nothing where the core refuses it. */
+  const apply = (change: Change, link: Pick<Edit, "undoes" | "redoes">, stepsAfter: (step: Step) => Steps) => {
+    const { find, delivery } = get();
+    if (find === undefined) return;
     const applied = applyChange(find, change);
-    if (!applied.ok) {
-      set({ refusal: applied.faults.map((fault) => `${fault.path}: ${fault.message}`).join("; ") });
-      return undefined;
-    }
+    if (!applied.ok)
+      return set({ refusal: applied.faults.map((fault) => `${fault.path}: ${fault.message}`).join("; ") });
+    const after = applied.value.find;
     const edit: Edit = { id: uuidv7(), at: new Date().toISOString(), change, ...link };
-    const { delivery } = get();
+    const steps = stepsAfter({ editId: edit.id, change, inverse: applied.value.inverse });
     const unsettled = delivery?.state === "conflict" || delivery?.state === "refused";
     set({
-      find: applied.value.find,
+      find: after,
+      ...steps,
       refusal: undefined,
       ...(unsettled ? {} : { delivery: { findId: find.id, waiting: 1, state: "sending" as const } }),
     });
-    void keepEdit(applied.value.find, edit);
-    judgeNow(applied.value.find);
-    return { editId: edit.id, change, inverse: applied.value.inverse };
-  };
-
-  /** What can be undone is kept over a reload. */
-  const setSteps = (done: readonly Step[], undone: readonly Step[]) => {
-    const { find } = get();
-    set({ done, undone });
-    if (find !== undefined) void device.steps.put({ findId: find.id, done, undone });
+    judgeNow(after);
+    void keepEdit(after, edit, steps);
   };
 
   onDelivery((delivery) => {
@@ -201,23 +194,24 @@ export const useFind = create<FindState>()((set, get) => {
       return find.id;
     },
 
-    change: (change) => {
-      const step = apply(change, {});
-      if (step !== undefined) setSteps([...get().done, step], []);
-    },
+    change: (change) => apply(change, {}, (step) => ({ done: [...get().done, step], undone: [] })),
 
     undo: () => {
       const step = get().done.at(-1);
       if (step === undefined) return;
-      if (apply(step.inverse, { undoes: step.editId }) !== undefined)
-        setSteps(get().done.slice(0, -1), [...get().undone, step]);
+      apply(step.inverse, { undoes: step.editId }, () => ({
+        done: get().done.slice(0, -1),
+        undone: [...get().undone, step],
+      }));
     },
 
     redo: () => {
       const step = get().undone.at(-1);
       if (step === undefined) return;
-      const again = apply(step.change, { redoes: step.editId });
-      if (again !== undefined) setSteps([...get().done, again], get().undone.slice(0, -1));
+      apply(step.change, { redoes: step.editId }, (again) => ({
+        done: [...get().done, again],
+        undone: get().undone.slice(0, -1),
+      }));
     },
 
     takeTheirs: async ({ find, version }) => {

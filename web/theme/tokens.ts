@@ -82,3 +82,6 @@ export const FONT = {
 
 /** Smallest touch target in the field views, px. */
 export const TOUCH = 48;
+
+/** Where both halves stand side by side: the breakpoint `md`, as a media query. */
+export const WIDE = "(min-width:900px)";
