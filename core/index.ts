@@ -36,6 +36,15 @@ export {
   witnessChanges,
   witnessLookSchema,
 } from "./decide/packet.ts";
+export {
+  conditionText,
+  isCapOnly,
+  stillToComeOff,
+  TRIMMINGS,
+  type Trimming,
+  takenOff,
+  trimmingFault,
+} from "./decide/trimming.ts";
 export { figureOf, figureText } from "./figure/figure.ts";
 export type { Figure, Ink, Knowing, Part, Point2, Shape, Step } from "./figure/shapes.ts";
 export { ageSwatchOf, DRAWN_CHARACTERS, swatchOf } from "./figure/swatches.ts";

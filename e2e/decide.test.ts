@@ -1,6 +1,5 @@
 import { readFileSync } from "node:fs";
 import { expect } from "chai";
-import type { Page } from "playwright-core";
 import { uuidv7 } from "uuidv7";
 import { seasonFinds } from "../demo/season.ts";
 import { type Application, startApplication, untilSaved, untilVerdict } from "./application.ts";
@@ -16,26 +15,27 @@ describe("deciding", () => {
   });
   after(() => application.stop());
 
-  const decide = async (page: Page, endings: Readonly<Record<string, string>>) => {
-    for (const [body, ending] of Object.entries(endings))
-      await page.getByLabel(`Ending of ${body}`).selectOption(ending);
-    await page.getByRole("button", { name: "Decide, and freeze it" }).click();
-    await page.getByRole("list", { name: "Earlier decisions" }).getByRole("listitem").first().waitFor();
-  };
-
   it("freezes a good find into the basket, weighs it, and counts it against the person's own limit", async () => {
     const { page, context } = await application.open();
     await page.goto(`${application.address}/decide/${GOOD}`);
     await untilVerdict(page, "basket");
     const bodies = seasonFinds().find((find) => find.id === GOOD)?.bodies ?? [];
-    await decide(
-      page,
-      Object.fromEntries(bodies.map((body) => [body.id, body.keep === false ? "looked-at-only" : "basket"])),
-    );
+    // trimming says what came off, before anything is frozen
+    const kept = bodies.filter((body) => body.keep !== false).map((body) => body.id);
+    for (const body of bodies)
+      await page.getByLabel(`Ending of ${body.id}`).selectOption(body.keep === false ? "looked-at-only" : "basket");
+    await page.getByLabel(`Ending of ${kept[0]}`).selectOption("basket-after-trimming");
+    const off = page.getByRole("group", { name: `Taken off ${kept[0]}` });
+    await off.getByText("Say what was taken off.").waitFor();
+    expect(await page.getByRole("button", { name: "Decide, and freeze it" }).isDisabled()).to.equal(true);
+    await off.getByRole("button", { name: "foot" }).click();
+    await page.getByRole("button", { name: "Decide, and freeze it" }).click();
+    await page.getByText(/in the basket, after trimming, foot off/).waitFor();
     await page.getByText(/The answer then was basket/).waitFor();
     await page.goto(`${application.address}/basket`);
     const part = page.locator('[data-compartment="others"], [data-compartment="cook-only"]').first();
     await part.waitFor();
+    await part.getByText(/after trimming · foot off/).waitFor();
     await page.getByRole("button", { name: /Weigh/ }).first().click();
     await page
       .getByText(/^\d+ g$/)

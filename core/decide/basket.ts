@@ -1,7 +1,9 @@
 /** What is carried home: which compartment, what may lie with what, and what a person's own limits leave. */
+import type { Body } from "../find/schema.ts";
 import type { ConditionCode } from "../judge/verdict.ts";
 import type { BodyEnding } from "./decision.ts";
 import { isAmongFood } from "./endings.ts";
+import { stillToComeOff, type Trimming, takenOff } from "./trimming.ts";
 
 export const COMPARTMENTS = ["cook-only", "others", "apart-from-food"] as const;
 export type Compartment = (typeof COMPARTMENTS)[number];
@@ -17,6 +19,7 @@ export interface DecidedFind {
     readonly bodies: readonly {
       readonly id: string;
       readonly measures?: { readonly weightG?: number | undefined } | undefined;
+      readonly larvaeParts?: Body["larvaeParts"];
     }[];
   };
   readonly decidedAt: string;
@@ -39,6 +42,9 @@ export interface Carried {
   readonly kinds: readonly string[];
   readonly weightG: number | undefined;
   readonly compartment: Compartment;
+  /** What was cut off it, and what has still to come off before it is cooked. */
+  readonly off: readonly Trimming[];
+  readonly toComeOff: readonly Trimming[];
   /** Decided as food, but today's sheets no longer clear it: it goes apart. */
   readonly takenBack: boolean;
 }
@@ -53,11 +59,13 @@ const COOK_ONLY: readonly ConditionCode[] = ["raw-poisonous", "boil-first"];
 /** The bodies that are carried, each in its compartment. What today's sheets no longer clear lies apart from food. */
 export function basketOf(decisions: readonly DecidedFind[]): readonly Carried[] {
   return decisions.flatMap(({ find, current = find, decidedAt, endings, answer, today }) =>
-    endings.flatMap(({ body, ending }): Carried[] => {
+    endings.flatMap((told): Carried[] => {
+      const { body, ending } = told;
       const food = isAmongFood(ending);
       if (!food && !CARRIED_APART.has(ending)) return [];
       const cleared = today.verdict === "basket";
       const cookOnly = ending === "must-be-cooked" || COOK_ONLY.some((code) => answer.conditions?.includes(code));
+      const record = current.bodies.find((one) => one.id === body);
       return [
         {
           find: find.id,
@@ -67,7 +75,9 @@ export function basketOf(decisions: readonly DecidedFind[]): readonly Carried[] 
           body,
           ending,
           kinds: answer.restsOn,
-          weightG: current.bodies.find((one) => one.id === body)?.measures?.weightG,
+          weightG: record?.measures?.weightG,
+          off: takenOff(told),
+          toComeOff: stillToComeOff(record, told, answer.conditions),
           compartment: !food || !cleared ? "apart-from-food" : cookOnly ? "cook-only" : "others",
           takenBack: food && !cleared,
         },

@@ -8,6 +8,7 @@ import {
   ENDING_WORDS,
   type Limit,
   ofDay,
+  wordList,
 } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
@@ -121,7 +122,7 @@ function CarriedLine({
   decisions: readonly ShownDecision[];
   onWeighed: () => void;
 }) {
-  const { find, label, body, ending, weightG, takenBack } = carried;
+  const { find, label, body, ending, weightG, takenBack, off, toComeOff } = carried;
   const [grams, setGrams] = useState(weightG);
   const weigh = async () => {
     const decision = decisions.find((one) => one.find.id === find);
@@ -166,7 +167,13 @@ function CarriedLine({
           sx={{ color: takenBack ? tone.rust : tone.inkSoft, fontWeight: takenBack ? 700 : 450, fontSize: "0.9375rem" }}
         >
           {takenBack ? "today's sheets no longer clear it: take it out" : ENDING_WORDS[ending]}
+          {off.length > 0 && !takenBack ? ` · ${wordList([...off], "and")} off` : ""}
         </Box>
+        {toComeOff.length > 0 && (
+          <Box sx={{ color: tone.rust, fontSize: "0.9375rem", fontWeight: 600 }}>
+            still to come off: {wordList([...toComeOff], "and")}
+          </Box>
+        )}
       </Box>
       <Box sx={{ color: tone.inkSoft }}>{grams === undefined ? "not weighed" : `${grams} g`}</Box>
       <ButtonBase

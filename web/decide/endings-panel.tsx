@@ -1,13 +1,19 @@
 /** What becomes of each body: the person's ending, never more permissive than the answer, then frozen. */
 import {
   type Answer,
+  type Body,
   type BodyEnding,
+  conditionText,
   ENDING_WORDS,
   ENDINGS,
   type Find,
   isAmongFood,
   isStricter,
   permitsEnding,
+  TRIMMINGS,
+  type Trimming,
+  trimmingFault,
+  wordList,
 } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
@@ -19,13 +25,32 @@ import { readDecisions, type ShownDecision, sendDecision } from "../device/decis
 import { device, waitingFor } from "../device/device.ts";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
+import { TakenOff } from "./taken-off.tsx";
 
 interface EndingsPanelProps {
   readonly find: Find;
   readonly answer: Answer;
 }
 
-type Draft = Readonly<Record<string, { readonly ending?: BodyEnding["ending"]; readonly reason?: string }>>;
+interface Drafted {
+  readonly ending?: BodyEnding["ending"];
+  readonly reason?: string;
+  readonly off?: readonly Trimming[];
+}
+type Draft = Readonly<Record<string, Drafted>>;
+
+/** A draft as it would be sent, or undefined where no ending is chosen yet. */
+function toldOf(body: string, { ending, reason, off }: Drafted = {}): BodyEnding | undefined {
+  const why = reason?.trim();
+  return ending === undefined
+    ? undefined
+    : {
+        body,
+        ending,
+        ...(why === undefined || why === "" ? {} : { reason: why }),
+        ...(off === undefined || off.length === 0 || !isAmongFood(ending) ? {} : { off: [...off] }),
+      };
+}
 
 export function EndingsPanel({ find, answer }: EndingsPanelProps) {
   const change = useFind((state) => state.change);
@@ -37,23 +62,23 @@ export function EndingsPanel({ find, answer }: EndingsPanelProps) {
   useEffect(() => void readDecisions(find.id).then(setDecisions), [find.id]);
 
   const endingOf = (body: string) => draft[body]?.ending;
-  const open = find.bodies.filter((body) => endingOf(body.id) === undefined);
+  const told = (body: Body) => toldOf(body.id, draft[body.id]);
+  const open = find.bodies.filter((body) => told(body) === undefined);
   const unreasoned = find.bodies.filter((body) => {
-    const ending = endingOf(body.id);
-    return ending !== undefined && isStricter(answer, body.id, ending) && (draft[body.id]?.reason ?? "").trim() === "";
+    const one = told(body);
+    return one !== undefined && isStricter(answer, body.id, one.ending) && one.reason === undefined;
   });
+  const untrimmed = find.bodies.filter((body) => {
+    const one = told(body);
+    return one !== undefined && trimmingFault(body, one) !== undefined;
+  });
+  const unready = open.length + unreasoned.length + untrimmed.length > 0;
   const freeze = async () => {
     setRefusal(undefined);
     if ((await waitingFor(find.id)).length > 0)
       return setRefusal("Some touches are not with the server yet. Decide when they are saved.");
     const version = (await device.finds.get(find.id))?.version ?? 0;
-    const endings = find.bodies.flatMap((body): BodyEnding[] => {
-      const ending = endingOf(body.id);
-      const reason = draft[body.id]?.reason?.trim();
-      return ending === undefined
-        ? []
-        : [{ body: body.id, ending, ...(reason === undefined || reason === "" ? {} : { reason }) }];
-    });
+    const endings = find.bodies.flatMap((body) => told(body) ?? []);
     const decided = await sendDecision(find.id, attempt.current, version, endings);
     if (typeof decided === "string") return setRefusal(decided);
     attempt.current = uuidv7();
@@ -87,7 +112,12 @@ export function EndingsPanel({ find, answer }: EndingsPanelProps) {
               borderTop: `1px solid ${tone.boneLine}`,
             }}
           >
-            <b style={{ width: 28 }}>{body.id}</b>
+            <Box sx={{ flex: "1 1 100%", display: "flex", gap: 1, alignItems: "baseline" }}>
+              <b style={{ width: 28 }}>{body.id}</b>
+              <Box component="span" sx={{ color: tone.inkSoft, fontSize: "0.9375rem" }}>
+                {conditionText(body)}
+              </Box>
+            </Box>
             <Box
               component="select"
               aria-label={`Ending of ${body.id}`}
@@ -101,6 +131,8 @@ export function EndingsPanel({ find, answer }: EndingsPanelProps) {
               }}
               sx={{
                 flex: "1 1 260px",
+                minWidth: 0,
+                maxWidth: "100%",
                 minHeight: TOUCH,
                 font: "inherit",
                 px: 1,
@@ -118,6 +150,18 @@ export function EndingsPanel({ find, answer }: EndingsPanelProps) {
                 </option>
               ))}
             </Box>
+            {ending !== undefined && isAmongFood(ending) && (
+              <TakenOff
+                body={body}
+                told={toldOf(body.id, draft[body.id])}
+                conditions={answer.conditions}
+                onTurn={(part) => {
+                  const off = draft[body.id]?.off ?? [];
+                  const next = TRIMMINGS.filter((one) => (one === part) !== off.includes(one));
+                  setDraft({ ...draft, [body.id]: { ...draft[body.id], off: next } });
+                }}
+              />
+            )}
             {stricter && (
               <InputBase
                 placeholder="why, since the answer would permit more"
@@ -144,7 +188,7 @@ export function EndingsPanel({ find, answer }: EndingsPanelProps) {
         </Box>
       )}
       <ButtonBase
-        disabled={open.length > 0 || unreasoned.length > 0}
+        disabled={unready}
         onClick={() => void freeze()}
         sx={{
           mt: 1,
@@ -153,7 +197,7 @@ export function EndingsPanel({ find, answer }: EndingsPanelProps) {
           bgcolor: tone.ink,
           color: tone.bone,
           fontWeight: 750,
-          opacity: open.length > 0 || unreasoned.length > 0 ? 0.5 : 1,
+          opacity: unready ? 0.5 : 1,
         }}
       >
         Decide, and freeze it
@@ -180,7 +224,8 @@ function DecisionLine({ decision }: { decision: ShownDecision }) {
       </b>{" "}
       {endings
         .map(
-          ({ body, ending, reason }) => `${body} ${ENDING_WORDS[ending]}${reason === undefined ? "" : ` (${reason})`}`,
+          ({ body, ending, reason, off }) =>
+            `${body} ${ENDING_WORDS[ending]}${off === undefined ? "" : `, ${wordList([...off], "and")} off`}${reason === undefined ? "" : ` (${reason})`}`,
         )
         .join("; ")}
       .

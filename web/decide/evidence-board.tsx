@@ -82,10 +82,11 @@ export function EvidenceBoard({ answer, chosen, onChoose, wrongs }: EvidenceBoar
                   scope="col"
                   sx={{
                     height: 92,
-                    width: 25,
+                    width: { xs: 16, md: 25 },
                     verticalAlign: "bottom",
                     fontWeight: 450,
                     fontSize: "0.875rem",
+                    lineHeight: { xs: "16px", md: "inherit" },
                     color: tone.onDarkSoft,
                     p: 0,
                   }}
@@ -119,13 +120,15 @@ export function EvidenceBoard({ answer, chosen, onChoose, wrongs }: EvidenceBoar
                     onClick={() => onChoose(danger.sheet)}
                     sx={{
                       minHeight: 42,
-                      width: 148,
+                      py: { xs: 0.5, md: 0 },
+                      width: { xs: 104, md: 148 },
                       justifyContent: "flex-start",
                       textAlign: "left",
                       font: "inherit",
                       fontWeight: danger.tier === "deadly" ? 750 : 500,
+                      fontSize: { xs: "0.9375rem", md: "1rem" },
                       lineHeight: 1.1,
-                      pr: 1,
+                      pr: { xs: 0.25, md: 1 },
                     }}
                   >
                     {danger.name}
@@ -136,7 +139,7 @@ export function EvidenceBoard({ answer, chosen, onChoose, wrongs }: EvidenceBoar
                   sx={{
                     fontSize: "1.25rem",
                     fontWeight: 800,
-                    px: 0.75,
+                    px: { xs: 0.375, md: 0.75 },
                     textAlign: "right",
                     color: danger.mistakes < 2 ? tone.salmon : tone.onDark,
                   }}

@@ -14,9 +14,9 @@ export function Mark({ kind }: { readonly kind: MarkKind | undefined }) {
   if (kind === undefined) return null;
   return (
     <svg
-      width="18"
+      width="16"
       height="26"
-      viewBox="0 0 18 26"
+      viewBox="1 0 16 26"
       role="img"
       aria-label={WORDS[kind]}
       style={{ display: "inline-block", verticalAlign: "middle" }}
