@@ -8,7 +8,6 @@ export {
   COMPARTMENTS,
   type Compartment,
   countLimits,
-  type Limit,
   type LimitState,
   ofDay,
 } from "./decide/basket.ts";
@@ -36,6 +35,15 @@ export {
   witnessChanges,
   witnessLookSchema,
 } from "./decide/packet.ts";
+export {
+  type Limit,
+  limitSchema,
+  NOTHING_SETTLED,
+  type Settled,
+  settledSchema,
+  stricterOf,
+  stricterRules,
+} from "./decide/settled.ts";
 export {
   conditionText,
   isCapOnly,

@@ -53,6 +53,14 @@ describe("deciding", () => {
       .getByText(/^\d+ g$/)
       .first()
       .waitFor();
+    // and the limit with the person: another device counts against it too
+    const other = await application.open();
+    await other.page.goto(`${application.address}/basket`);
+    await other.page
+      .getByTestId("limits")
+      .getByText(/\d+ of 5 g/)
+      .waitFor();
+    await other.context.close();
     await context.close();
   });
 

@@ -15,6 +15,7 @@ import { migrate } from "./store/migrate.ts";
 import { defineModels } from "./store/models.ts";
 import { PacketStore } from "./store/packets.ts";
 import { PictureStore } from "./store/pictures.ts";
+import { SettledStore } from "./store/settled.ts";
 import { stationAt } from "./weather/station.ts";
 
 const STOP_WITHIN_MS = 5000;
@@ -39,6 +40,7 @@ async function main(): Promise<void> {
     pictures,
     decisions: new DecisionStore(models, store, knowledge),
     packets: new PacketStore(models, store),
+    settled: new SettledStore(database, models),
     station: stationAt(settings.WEATHER_STATION_URL ?? addressOf(simulated)),
     knowledge,
     owner: LOCAL_PERSON,

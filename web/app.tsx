@@ -2,6 +2,7 @@
 import { lazy, Suspense, useEffect } from "react";
 import { Navigate, Route, Routes } from "react-router";
 import { keepSending } from "./device/outbox.ts";
+import { keepSettled } from "./device/settled.ts";
 import { FindView } from "./find/find-view.tsx";
 import { LogView } from "./log/log-view.tsx";
 import { NewVersion } from "./new-version.tsx";
@@ -30,6 +31,7 @@ const RulesView = lazy(() => import("./rules/rules-view.tsx").then((module) => (
 
 export function App() {
   useEffect(() => keepSending(), []);
+  useEffect(() => keepSettled(), []);
   return (
     <PartMissing>
       <Suspense fallback={null}>

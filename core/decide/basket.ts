@@ -3,6 +3,7 @@ import type { Body } from "../find/schema.ts";
 import type { ConditionCode } from "../judge/verdict.ts";
 import type { BodyEnding } from "./decision.ts";
 import { isAmongFood } from "./endings.ts";
+import type { Limit } from "./settled.ts";
 import { stillToComeOff, type Trimming, takenOff } from "./trimming.ts";
 
 export const COMPARTMENTS = ["cook-only", "others", "apart-from-food"] as const;
@@ -93,16 +94,6 @@ export function apartBecause(one: Carried, other: Carried): string | undefined {
   if (one.compartment !== other.compartment) return "raw-poisonous ones lie apart from what is not cooked";
   if (one.find !== other.find && one.kinds.join() !== other.kinds.join()) return "kinds lie apart, each in its own bag";
   return undefined;
-}
-
-/** A limit that the person entered; the program does not know the law. */
-export interface Limit {
-  /** A sheet's id, or "all" together. */
-  readonly kind: string;
-  /** A place's name; left out, it counts wherever they were found. */
-  readonly place?: string | undefined;
-  readonly grams?: number | undefined;
-  readonly pieces?: number | undefined;
 }
 
 /** How a limit stands. */

@@ -9,6 +9,7 @@ import { FindStore } from "../store/finds.ts";
 import { defineModels } from "../store/models.ts";
 import { PacketStore } from "../store/packets.ts";
 import { PictureStore } from "../store/pictures.ts";
+import { SettledStore } from "../store/settled.ts";
 import { createApp } from "./app.ts";
 
 const find = { format: "jittery-cap/find", version: 1, id: "one", bodies: [{ id: "A", age: "mature" }] };
@@ -20,6 +21,7 @@ const app = createApp({
   store,
   decisions: new DecisionStore(models, store, knowledge),
   packets: new PacketStore(models, store),
+  settled: new SettledStore(nowhere, models),
   pictures: new PictureStore(nowhere, models),
   knowledge,
   owner: "nobody",

@@ -11,12 +11,14 @@ import type { DecisionStore } from "../store/decisions.ts";
 import type { FindStore, StoredFind } from "../store/finds.ts";
 import type { PacketStore } from "../store/packets.ts";
 import type { PictureStore } from "../store/pictures.ts";
+import type { SettledStore } from "../store/settled.ts";
 import type { Station } from "../weather/station.ts";
 import { findDecisionRoutes, latestDecisionRoutes } from "./decisions.ts";
 import { findRoutes } from "./finds.ts";
 import { findPacketRoutes, packetRoutes } from "./packets.ts";
 import { pictureRoutes } from "./pictures.ts";
 import { problemHandler, sendProblem, valueOr400 } from "./problem.ts";
+import { settledRoutes } from "./settled.ts";
 import { surroundingsRoutes } from "./surroundings.ts";
 
 const BODY_LIMIT = "2mb";
@@ -30,6 +32,7 @@ export interface AppParts {
   readonly pictures: PictureStore;
   readonly decisions: DecisionStore;
   readonly packets: PacketStore;
+  readonly settled: SettledStore;
   /** The weather station, where there is one. */
   readonly station?: Station | undefined;
   readonly isDatabaseUp: () => Promise<boolean>;
@@ -85,6 +88,7 @@ export function createApp(parts: AppParts): Express {
 
   app.use("/api", surroundingsRoutes(parts.station));
   const forPackets = { packets: parts.packets, pictures: parts.pictures, finds: store, knowledge, owner };
+  app.use("/api/settled", settledRoutes({ settled: parts.settled, owner }));
   app.use("/api/packets", packetRoutes(forPackets));
   app.use("/api/finds", findPacketRoutes(forPackets));
   app.use("/api/decisions", latestDecisionRoutes({ decisions: parts.decisions, owner }));

@@ -36,6 +36,7 @@ describe("finds in MariaDB", () => {
       "2026-11-25-pictures",
       "2026-11-25-decisions",
       "2026-11-25-packets",
+      "2026-11-25-settled",
     ]);
   });
 

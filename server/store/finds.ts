@@ -9,7 +9,8 @@ import {
   type Find,
   parseFind,
 } from "@jittery-cap/core";
-import { DatabaseError, Op, type Sequelize, type Transaction, UniqueConstraintError } from "sequelize";
+import { Op, type Sequelize, type Transaction } from "sequelize";
+import { inTransaction } from "./collisions.ts";
 import type { FindRow, Models } from "./models.ts";
 
 /** A find with its version, as the server holds it. */
@@ -29,8 +30,6 @@ export type Written =
 
 /** How long a deleted find can be brought back. */
 export const DAYS_UNTIL_PURGED = 30;
-/** How often a write that collided with another is tried. */
-const ATTEMPTS = 3;
 const DAY_MS = 24 * 60 * 60 * 1000;
 
 /** The finds of all owners; every question names its owner. */
@@ -67,7 +66,7 @@ export class FindStore {
    */
   async put(ownerId: string, find: Find, known: number): Promise<Written> {
     const record = canonicalFind(find);
-    return this.inTransaction(async (transaction): Promise<Written> => {
+    return inTransaction(this.database, async (transaction): Promise<Written> => {
       const row = await this.locked(find.id, transaction);
       if (row !== null && row.ownerId !== ownerId) return { kind: "missing" };
       if (
@@ -97,7 +96,7 @@ export class FindStore {
    * that are already stored are passed over, so a batch may be sent again with more behind it.
    */
   async edit(ownerId: string, id: string, known: number, edits: readonly Edit[]): Promise<Written> {
-    return this.inTransaction(async (transaction): Promise<Written> => {
+    return inTransaction(this.database, async (transaction): Promise<Written> => {
       const row = await this.locked(id, transaction);
       if (row === null || row.ownerId !== ownerId || row.deletedAt !== null) return { kind: "missing" };
       const stored = await this.models.edits.findAll({
@@ -174,27 +173,9 @@ export class FindStore {
     return this.models.finds.destroy({ where: { deletedAt: { [Op.lt]: before } } });
   }
 
-  /** Two first writes of one find may meet: the database refuses one of them, and it is simply tried again. */
-  private async inTransaction(work: (transaction: Transaction) => Promise<Written>): Promise<Written> {
-    for (let attempt = 1; ; attempt++) {
-      try {
-        return await this.database.transaction(work);
-      } catch (error) {
-        if (attempt >= ATTEMPTS || !isCollision(error)) throw error;
-      }
-    }
-  }
-
   private async locked(id: string, transaction: Transaction): Promise<FindRow | null> {
     return this.models.finds.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
   }
-}
-
-function isCollision(error: unknown): boolean {
-  return (
-    error instanceof UniqueConstraintError ||
-    (error instanceof DatabaseError && /deadlock|lock wait/i.test(error.message))
-  );
 }
 
 function foundAt(find: Find): Date | null {

@@ -5,6 +5,7 @@ import * as decisions from "./migrations/2026-11-25-decisions.ts";
 import * as firstTables from "./migrations/2026-11-25-first-tables.ts";
 import * as packets from "./migrations/2026-11-25-packets.ts";
 import * as pictures from "./migrations/2026-11-25-pictures.ts";
+import * as settled from "./migrations/2026-11-25-settled.ts";
 
 /** One step forward and, where nothing would be lost, back. */
 export interface Migration {
@@ -17,6 +18,7 @@ const MIGRATIONS: readonly (readonly [string, Migration])[] = [
   ["2026-11-25-pictures", pictures],
   ["2026-11-25-decisions", decisions],
   ["2026-11-25-packets", packets],
+  ["2026-11-25-settled", settled],
 ];
 
 /** The migrations of a database. */

@@ -73,6 +73,13 @@ export interface WitnessRow extends Model<InferAttributes<WitnessRow>, InferCrea
   heardAt: Date;
 }
 
+export interface SettledRow extends Model<InferAttributes<SettledRow>, InferCreationAttributes<SettledRow>> {
+  ownerId: string;
+  version: number;
+  content: unknown;
+  changedAt: Date;
+}
+
 export interface Models {
   readonly finds: ModelStatic<FindRow>;
   readonly edits: ModelStatic<EditRow>;
@@ -80,6 +87,7 @@ export interface Models {
   readonly decisions: ModelStatic<DecisionRow>;
   readonly packets: ModelStatic<PacketRow>;
   readonly witnesses: ModelStatic<WitnessRow>;
+  readonly settled: ModelStatic<SettledRow>;
 }
 
 // Sequelize writes the column's name into the attribute it is given, so every column gets one of its own
@@ -171,6 +179,16 @@ export function defineModels(database: Sequelize): Models {
         heardAt: DataTypes.DATE(3),
       },
       { tableName: "witnesses", timestamps: false },
+    ),
+    settled: database.define<SettledRow>(
+      "settled",
+      {
+        ownerId: { ...id(), primaryKey: true },
+        version: version(),
+        content: json(),
+        changedAt: DataTypes.DATE(3),
+      },
+      { tableName: "settled", timestamps: false },
     ),
   };
 }

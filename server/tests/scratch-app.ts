@@ -11,6 +11,7 @@ import { migrate } from "../store/migrate.ts";
 import { defineModels, type Models } from "../store/models.ts";
 import { PacketStore } from "../store/packets.ts";
 import { PictureStore } from "../store/pictures.ts";
+import { SettledStore } from "../store/settled.ts";
 import { type Scratch, scratchDatabase } from "./scratch-database.ts";
 
 export interface ScratchApp {
@@ -33,6 +34,7 @@ export async function scratchApp(): Promise<ScratchApp> {
     pictures: new PictureStore(scratch.database, models),
     decisions: new DecisionStore(models, store, knowledge),
     packets: new PacketStore(models, store),
+    settled: new SettledStore(scratch.database, models),
     knowledge,
     owner: LOCAL_PERSON,
     logger: pino({ level: "silent" }),

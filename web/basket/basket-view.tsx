@@ -4,6 +4,7 @@ import {
   type Carried,
   COMPARTMENTS,
   type Compartment,
+  canonicalJson,
   countLimits,
   ENDING_WORDS,
   type Limit,
@@ -21,8 +22,8 @@ import { Trail } from "../card/trail.tsx";
 import { changeFind } from "../device/change-find.ts";
 import { latestDecisions, type ShownDecision } from "../device/decisions.ts";
 import { deliver } from "../device/outbox.ts";
+import { settle, useSettled } from "../device/settled.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
-import { keepLimits, readLimits } from "./limits.ts";
 
 const PART_WORDS: Readonly<Record<Compartment, { readonly name: string; readonly about: string }>> = {
   "cook-only": {
@@ -38,7 +39,8 @@ const PART_WORDS: Readonly<Record<Compartment, { readonly name: string; readonly
 
 export function BasketView() {
   const [decisions, setDecisions] = useState<readonly ShownDecision[] | "unreachable">();
-  const [limits, setLimits] = useState<readonly Limit[]>(readLimits);
+  const limits = useSettled((state) => state.settled.limits);
+  const unsent = useSettled((state) => state.unsent);
   const load = useCallback(() => void latestDecisions().then((all) => setDecisions(all ?? "unreachable")), []);
   useEffect(load, [load]);
   const carried =
@@ -46,10 +48,6 @@ export function BasketView() {
       ? []
       : basketOf(decisions.map(({ current, ...one }) => ({ ...one, ...(current === undefined ? {} : { current }) })));
   const food = carried.filter((one) => one.compartment !== "apart-from-food");
-  const setAll = (next: readonly Limit[]) => {
-    setLimits(next);
-    keepLimits(next);
-  };
   return (
     <SplitCard
       darkShare={0.45}
@@ -106,7 +104,10 @@ export function BasketView() {
           <Typography sx={{ color: tone.onDarkSoft, pt: 1, pb: 2 }}>
             In paper or mesh; never in plastic for longer than the walk. Kinds apart. In the cold at home, a few days.
           </Typography>
-          <Limits carried={carried} limits={limits} onSet={setAll} />
+          <Limits carried={carried} limits={limits} onSet={(next) => void settle({ limits: [...next] })} />
+          {unsent && (
+            <Box sx={{ color: tone.onDarkSoft, pt: 1 }}>Kept on this device; the server has not heard of it yet.</Box>
+          )}
         </Box>
       }
     />
@@ -205,7 +206,8 @@ function Limits({
   const add = (unit: "grams" | "pieces") => {
     const value = Number(text.replace(",", "."));
     if (!(value > 0) || (unit === "pieces" && !Number.isInteger(value))) return;
-    onSet([...limits, { kind, ...(place === "" ? {} : { place }), [unit]: value }]);
+    const limit: Limit = { kind, ...(place === "" ? {} : { place }), [unit]: value };
+    if (limits.every((one) => canonicalJson(one) !== canonicalJson(limit))) onSet([...limits, limit]);
     setText("");
   };
   return (
@@ -218,7 +220,7 @@ function Limits({
       </Box>
       {states.map((state, index) => (
         <Box
-          key={`${state.limit.kind} ${state.limit.grams ?? ""} ${state.limit.pieces ?? ""}`}
+          key={canonicalJson(state.limit)}
           data-over={state.over}
           sx={{
             display: "flex",

@@ -20,7 +20,7 @@ import { Trail } from "../card/trail.tsx";
 import { listFinds } from "../device/api.ts";
 import { device } from "../device/device.ts";
 import { deliver, keepNewFind } from "../device/outbox.ts";
-import { ownRules } from "../device/own-rules.ts";
+import { ownRules } from "../device/settled.ts";
 import { Choice } from "../find/choice.tsx";
 import { TOUCH, tone } from "../theme/tokens.ts";
 

@@ -1,6 +1,7 @@
 /** House rules: where practitioners differ, both schools' reasons; a change shows which open finds change their answer. */
 import {
   type Answer,
+  canonicalJson,
   experienceMissing,
   FIRST_YEARS,
   type Find,
@@ -19,7 +20,7 @@ import { StateOfView } from "../card/state-of-view.tsx";
 import { Trail } from "../card/trail.tsx";
 import { VERDICT_WORDS } from "../card/verdict-words.ts";
 import { listFinds } from "../device/api.ts";
-import { keepOwnRules } from "../device/own-rules.ts";
+import { settle, useSettled } from "../device/settled.ts";
 import { Choice } from "../find/choice.tsx";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
@@ -48,14 +49,14 @@ export function RulesView() {
   const [finds, setFinds] = useState<readonly Find[]>([]);
   const [turned, setTurned] = useState<readonly Turned[]>();
   const [missing, setMissing] = useState<string>();
-  const [settled, setSettled] = useState(false);
+  const own = useSettled((state) => state.settled.rules);
   useEffect(() => void open(id), [id, open]);
   useEffect(() => void listFinds().then((listed) => setFinds((listed ?? []).map((one) => one.find))), []);
   if (status !== "open" || find === undefined) return <StateOfView view="decide" status={status} />;
   const rules: Rules = find.rules ?? {};
+  const isOwn = canonicalJson(own) === canonicalJson(rules);
   const set = (next: Rules) => {
     setTurned(undefined);
-    setSettled(false);
     for (const { rule } of HOUSE_RULES) {
       const value = next[rule];
       const plain = value === undefined || isDefault(rule, value) ? null : value;
@@ -88,10 +89,7 @@ export function RulesView() {
               My first years: everything at its strictest
             </ButtonBase>
             <ButtonBase
-              onClick={() => {
-                keepOwnRules(rules);
-                setSettled(true);
-              }}
+              onClick={() => void settle({ rules })}
               sx={{
                 mt: 1,
                 mr: 1,
@@ -101,7 +99,7 @@ export function RulesView() {
                 bgcolor: tone.paper,
               }}
             >
-              {settled ? "Every new find begins with these" : "Begin every new find with these"}
+              {isOwn ? "Every new find begins with these" : "Begin every new find with these"}
             </ButtonBase>
             {missing !== undefined && (
               <Box role="alert" sx={{ mt: 1.5, pl: 1.5, borderLeft: `4px solid ${tone.rust}`, fontWeight: 600 }}>

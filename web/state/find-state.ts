@@ -6,7 +6,7 @@ import type { AnswerState } from "../card/verdict-words.ts";
 import { putFind, readFind, type Stored } from "../device/api.ts";
 import { type DeviceSteps, device, type Step, waitingFor } from "../device/device.ts";
 import { type Delivery, deliver, keepEdit, keepNewFind, onDelivery } from "../device/outbox.ts";
-import { ownRules } from "../device/own-rules.ts";
+import { ownRules } from "../device/settled.ts";
 import { askJudge, askShelf, askUnion } from "../worker/judge.ts";
 import { whatChanged } from "./what-changed.ts";
 
