@@ -156,6 +156,26 @@ describe("the views", () => {
     await context.close();
   });
 
+  it("put nothing away without the server, and say so", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/log`);
+    const away = page.getByRole("button", { name: /Put away grey brittle/ });
+    await away.waitFor();
+    await context.setOffline(true);
+    await away.click();
+    await page
+      .getByRole("alert")
+      .getByText(/not put away/)
+      .waitFor();
+    await page.getByRole("link", { name: /grey brittle/ }).waitFor();
+    await context.setOffline(false);
+    await away.click();
+    await page.getByRole("button", { name: "Bring it back" }).click();
+    await page.getByRole("link", { name: /grey brittle/ }).waitFor();
+    expect(await page.getByRole("alert").count()).to.equal(0);
+    await context.close();
+  });
+
   it("say so when there is no such find", async () => {
     const { page, context } = await application.open();
     await page.goto(`${application.address}/find/0192f3c0-7a1e-7c64-9d53-0f6f5f2f9a10`);

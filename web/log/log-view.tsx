@@ -9,8 +9,8 @@ import { SplitCard } from "../card/split-card.tsx";
 import { Trail } from "../card/trail.tsx";
 import { VERDICT_WORDS } from "../card/verdict-words.ts";
 import { type Listed, listFinds, removeFind, restoreFind } from "../device/api.ts";
-import { device } from "../device/device.ts";
-import { onDelivery, waitingInAll } from "../device/outbox.ts";
+import { device, waitingFor } from "../device/device.ts";
+import { deliver, onDelivery, waitingInAll } from "../device/outbox.ts";
 import { Drawing } from "../find/drawing.tsx";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
@@ -29,6 +29,7 @@ export function LogView() {
   const [offline, setOffline] = useState(false);
   const [waiting, setWaiting] = useState(0);
   const [removed, setRemoved] = useState<Find>();
+  const [refusal, setRefusal] = useState<string>();
 
   const load = useCallback(async () => {
     const [listed, kept, waiting] = await Promise.all([listFinds(), device.finds.toArray(), device.waiting.toArray()]);
@@ -54,7 +55,15 @@ export function LogView() {
   useEffect(() => onDelivery((delivery) => void (delivery.state === "saved" && load())), [load]);
 
   const remove = async (find: Find) => {
-    if (!(await removeFind(find.id))) return;
+    setRemoved(undefined);
+    setRefusal(undefined);
+    // what the server has not heard would be lost with the copy on this device
+    await deliver(find.id);
+    const isUnsent = (await waitingFor(find.id)).length > 0;
+    if (isUnsent || !(await removeFind(find.id)))
+      return setRefusal(
+        `“${find.label ?? "A find"}” is not put away: the server cannot be reached, or has not heard all of it.`,
+      );
     await device.finds.delete(find.id);
     setRemoved(find);
     await load();
@@ -105,6 +114,11 @@ export function LogView() {
               {waiting === 1 ? "1 change" : `${waiting} changes`} on this device only; sent as soon as there is a
               server.
             </Note>
+          )}
+          {refusal !== undefined && (
+            <Box role="alert">
+              <Note>{refusal}</Note>
+            </Box>
           )}
           {removed !== undefined && (
             <Note>
