@@ -79,6 +79,7 @@ describe("bodies that are no cap on a stem", () => {
 describe("the little drawings of what half a specimen cannot show", () => {
   const DRAWN = [
     "growth",
+    "habitat",
     "substrate",
     "host",
     "gill-fold",

@@ -1,6 +1,7 @@
 /** Small drawings of the ground, the trees and the way a troop stands. */
 import type { CharacterId } from "../find/vocabulary.ts";
 import { growthMark } from "./growth-marks.ts";
+import { habitatMark } from "./habitat-marks.ts";
 import { leafMark } from "./leaf-marks.ts";
 import type { Figure } from "./shapes.ts";
 import { substrateMark } from "./substrate-marks.ts";
@@ -14,6 +15,8 @@ export function siteMarkOf(character: CharacterId, state: string): Figure | unde
       return substrateMark(state);
     case "host":
       return leafMark(state);
+    case "habitat":
+      return habitatMark(state);
     default:
       return undefined;
   }
