@@ -149,6 +149,8 @@ async function openAPacket(page: Page): Promise<void> {
   const link = page.getByRole("link", { name: /\/packet\// });
   await page.goto((await link.getAttribute("href")) ?? "");
   await page.getByRole("heading", { name: "What do you see?" }).waitFor();
+  await page.locator('[data-character="cap-colour"] [data-state="yellow"]').click();
+  await page.getByRole("button", { name: "Uncover it" }).click();
   await page.waitForTimeout(400);
 }
 

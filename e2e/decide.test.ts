@@ -185,12 +185,17 @@ describe("deciding", () => {
     const text = (await other.page.textContent("body")) ?? "";
     for (const hidden of ["Basket", "mistakes away", "Ammerbog", "chanterelles by"])
       expect(text, hidden).not.to.contain(hidden);
+    // what was recorded stays covered until somebody asks for it
+    const recorded = other.page.getByRole("img", { name: /^Body A, .*cap shape/ });
+    expect(await recorded.count()).to.equal(0);
     await other.page.getByRole("button", { name: "Under", exact: true }).click();
     await other.page.locator('[data-character="underside"] [data-state="gills"]').click();
     await other.page.getByLabel("Your name").fill("Ilva Marrund");
     await other.page.getByRole("button", { name: "I had it in my hand" }).click();
     await other.page.getByRole("button", { name: /^Send what I saw, 1 look/ }).click();
     await other.page.getByText(/Sent\. Thank you/).waitFor();
+    await other.page.getByRole("button", { name: "Uncover it" }).click();
+    await recorded.waitFor();
     await other.context.close();
     await page.reload();
     const said = page.locator('[data-witness="in-hand"]');

@@ -41,6 +41,7 @@ export function PacketView() {
   const [name, setName] = useState("");
   const [inHand, setInHand] = useState<boolean>();
   const [sent, setSent] = useState<"sent" | "failed">();
+  const [isOpen, setIsOpen] = useState(false);
   const opinionId = useRef(uuidv7());
   useEffect(() => {
     void openPacket(token).then((found) => {
@@ -78,13 +79,22 @@ export function PacketView() {
             What do you see?
           </Typography>
           <Typography sx={{ color: tone.inkSoft, pb: 1.5 }}>
-            Somebody asks for a second pair of eyes. Record what you see yourself, before you read what was recorded on
-            the dark half. No answer is shown, so that yours is your own.
+            Somebody asks for a second pair of eyes. Record what you see yourself. What the finder recorded is covered,
+            and no answer is shown, so that yours is your own.
           </Typography>
           {record.bodies.length > 1 && (
-            <BodiesRow find={record} chosen={theirs.id} onChoose={setBodyId} height={60} words={false} />
+            <BodiesRow find={mine} chosen={theirs.id} onChoose={setBodyId} height={60} words={false} />
           )}
-          <Box role="group" aria-label="Where to look" sx={{ display: "flex", gap: 0.75, flexWrap: "wrap", py: 1.5 }}>
+          <Box
+            role="group"
+            aria-label="Where to look"
+            sx={{
+              display: "grid",
+              gap: 0.75,
+              gridTemplateColumns: { xs: "repeat(4, 1fr)", md: "repeat(7, 1fr)" },
+              py: 1.5,
+            }}
+          >
             {ASKED.map((one) => (
               <Choice
                 key={one.id}
@@ -171,18 +181,7 @@ export function PacketView() {
       }
       dark={
         <Box sx={{ p: { xs: 2.5, md: 3.25 }, overflowY: "auto" }}>
-          <Typography variant="h3" component="h2">
-            As it was recorded
-          </Typography>
-          <Box sx={{ bgcolor: tone.bone, my: 1.5, p: 1.5, display: "flex", justifyContent: "center" }}>
-            <Drawing
-              figure={figure}
-              scale={Math.min(240 / (figure.top - figure.bottom), 330 / (figure.right - figure.left))}
-              label={figureText(record, theirs)}
-            />
-          </Box>
-          <Typography sx={{ color: tone.onDarkSoft }}>{figureText(record, theirs)}</Typography>
-          <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", pt: 1.5 }}>
+          <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", pb: pictures.length > 0 ? 2 : 0 }}>
             {pictures.map((picture) => (
               <img
                 key={picture.id}
@@ -192,11 +191,47 @@ export function PacketView() {
               />
             ))}
           </Box>
-          <Box sx={{ pt: 2 }}>
-            <a href={`/api/packets/${token}/paper.pdf?size=A5`} style={{ color: tone.onDark }}>
-              The same on paper (PDF)
-            </a>
-          </Box>
+          {isOpen ? (
+            <>
+              <Typography variant="h3" component="h2">
+                As it was recorded
+              </Typography>
+              <Box sx={{ bgcolor: tone.bone, my: 1.5, p: 1.5, display: "flex", justifyContent: "center" }}>
+                <Drawing
+                  figure={figure}
+                  scale={Math.min(240 / (figure.top - figure.bottom), 330 / (figure.right - figure.left))}
+                  label={figureText(record, theirs)}
+                />
+              </Box>
+              <Typography sx={{ color: tone.onDarkSoft }}>{figureText(record, theirs)}</Typography>
+              <Box sx={{ pt: 2 }}>
+                <a href={`/api/packets/${token}/paper.pdf?size=A5`} style={{ color: tone.onDark }}>
+                  The same on paper (PDF)
+                </a>
+              </Box>
+            </>
+          ) : (
+            <>
+              <Typography variant="h3" component="h2">
+                What was recorded is covered
+              </Typography>
+              <Typography sx={{ color: tone.onDarkSoft, pt: 0.5, pb: 1.5 }}>
+                So that your look is your own. Uncover it when you have recorded what you see.
+              </Typography>
+              <ButtonBase
+                onClick={() => setIsOpen(true)}
+                sx={{
+                  minHeight: TOUCH,
+                  px: 2,
+                  border: `1px solid ${tone.onDarkSoft}`,
+                  color: tone.onDark,
+                  font: "inherit",
+                }}
+              >
+                Uncover it
+              </ButtonBase>
+            </>
+          )}
         </Box>
       }
     />
