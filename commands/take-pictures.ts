@@ -130,6 +130,7 @@ async function decideAndCarry(page: Page): Promise<void> {
     ["C", "basket-after-trimming"],
   ] as const)
     await page.getByLabel(`Ending of ${body}`).selectOption(ending);
+  await page.getByRole("group", { name: "Taken off C" }).getByRole("button", { name: "foot" }).click();
   await page.getByRole("button", { name: "Decide, and freeze it" }).click();
   await page.getByText(/The answer then was/).waitFor();
   await page.goto(new URL("/basket", page.url()).href);

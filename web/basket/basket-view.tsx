@@ -7,6 +7,7 @@ import {
   canonicalJson,
   countLimits,
   ENDING_WORDS,
+  figureOf,
   type Limit,
   ofDay,
   wordList,
@@ -23,6 +24,7 @@ import { changeFind } from "../device/change-find.ts";
 import { latestDecisions, type ShownDecision } from "../device/decisions.ts";
 import { deliver } from "../device/outbox.ts";
 import { settle, useSettled } from "../device/settled.ts";
+import { Drawing } from "../find/drawing.tsx";
 import { TOUCH, tone } from "../theme/tokens.ts";
 
 const PART_WORDS: Readonly<Record<Compartment, { readonly name: string; readonly about: string }>> = {
@@ -114,6 +116,9 @@ export function BasketView() {
   );
 }
 
+/** How large a body is drawn in its line, px. */
+const PICTURE = 56;
+
 function CarriedLine({
   carried,
   decisions,
@@ -125,10 +130,11 @@ function CarriedLine({
 }) {
   const { find, label, body, ending, weightG, takenBack, off, toComeOff } = carried;
   const [grams, setGrams] = useState(weightG);
+  const decision = decisions.find((one) => one.find.id === find);
+  const decided = decision?.current ?? decision?.find;
+  const record = decided?.bodies.find((one) => one.id === body);
+  const figure = decided === undefined || record === undefined ? undefined : figureOf(decided, record, 0);
   const weigh = async () => {
-    const decision = decisions.find((one) => one.find.id === find);
-    const decided = decision?.current ?? decision?.find;
-    const record = decided?.bodies.find((one) => one.id === body);
     const query = record?.measures?.capCm === undefined ? "" : `?capCm=${record.measures.capCm}`;
     const response = await fetch(`/api/stand-ins/scale${query}`).catch(() => undefined);
     const content: unknown = await response?.json().catch(() => undefined);
@@ -156,11 +162,19 @@ function CarriedLine({
         gap: 1.5,
         alignItems: "center",
         flexWrap: "wrap",
-        minHeight: 56,
+        minHeight: PICTURE + 16,
         borderTop: `1px solid ${tone.boneLine}`,
       }}
     >
-      <Box sx={{ flex: "1 1 240px" }}>
+      <Box sx={{ width: PICTURE, flex: "none", display: "flex", justifyContent: "center" }}>
+        {figure !== undefined && (
+          <Drawing
+            figure={figure}
+            scale={Math.min(PICTURE / (figure.top - figure.bottom), PICTURE / (figure.right - figure.left))}
+          />
+        )}
+      </Box>
+      <Box sx={{ flex: "1 1 200px" }}>
         <Link to={`/decide/${find}`} style={{ color: tone.ink, fontWeight: 700 }}>
           {body} of {label}
         </Link>
