@@ -20,6 +20,7 @@ import ButtonBase from "@mui/material/ButtonBase";
 import InputBase from "@mui/material/InputBase";
 import { useEffect, useRef, useState } from "react";
 import { uuidv7 } from "uuidv7";
+import { PlainSelect } from "../card/plain-select.tsx";
 import { VERDICT_WORDS } from "../card/verdict-words.ts";
 import { readDecisions, type ShownDecision, sendDecision } from "../device/decisions.ts";
 import { device, waitingFor } from "../device/device.ts";
@@ -53,7 +54,7 @@ function toldOf(body: string, { ending, reason, off }: Drafted = {}): BodyEnding
 }
 
 export function EndingsPanel({ find, answer }: EndingsPanelProps) {
-  const change = useFind((state) => state.change);
+  const changeTogether = useFind((state) => state.changeTogether);
   const [draft, setDraft] = useState<Draft>({});
   const [decisions, setDecisions] = useState<readonly ShownDecision[]>();
   const [refusal, setRefusal] = useState<string>();
@@ -85,7 +86,9 @@ export function EndingsPanel({ find, answer }: EndingsPanelProps) {
     setDecisions([decided, ...(decisions ?? []).filter((one) => one.id !== decided.id)]);
     setDraft({});
     // the record tells how each ended; what counts is worked out anew wherever it is shown
-    for (const { body, ending } of decided.endings) change({ kind: "set-body", body, field: "ending", value: ending });
+    changeTogether(
+      decided.endings.map(({ body, ending }) => ({ kind: "set-body", body, field: "ending", value: ending })),
+    );
   };
 
   return (
@@ -118,28 +121,16 @@ export function EndingsPanel({ find, answer }: EndingsPanelProps) {
                 {conditionText(body)}
               </Box>
             </Box>
-            <Box
-              component="select"
-              aria-label={`Ending of ${body.id}`}
+            <PlainSelect
+              grows
+              label={`Ending of ${body.id}`}
               value={ending ?? ""}
-              onChange={(event) => {
-                const next = ENDINGS.find((one) => one === event.target.value);
+              onChange={(value) => {
+                const next = ENDINGS.find((one) => one === value);
                 setDraft({
                   ...draft,
                   [body.id]: { ...draft[body.id], ...(next === undefined ? {} : { ending: next }) },
                 });
-              }}
-              sx={{
-                flex: "1 1 260px",
-                minWidth: 0,
-                maxWidth: "100%",
-                minHeight: TOUCH,
-                font: "inherit",
-                px: 1,
-                bgcolor: tone.paper,
-                color: tone.ink,
-                border: `1px solid ${tone.ink}`,
-                borderRadius: 0,
               }}
             >
               <option value="">not decided</option>
@@ -149,7 +140,7 @@ export function EndingsPanel({ find, answer }: EndingsPanelProps) {
                   {permitsEnding(answer, body.id, one) ? "" : " (not cleared)"}
                 </option>
               ))}
-            </Box>
+            </PlainSelect>
             {ending !== undefined && isAmongFood(ending) && (
               <TakenOff
                 body={body}

@@ -23,7 +23,7 @@ interface SecondEyesProps {
 }
 
 export function SecondEyes({ find, onHeard }: SecondEyesProps) {
-  const change = useFind((state) => state.change);
+  const changeTogether = useFind((state) => state.changeTogether);
   const [witnesses, setWitnesses] = useState<readonly Witness[]>();
   const [token, setToken] = useState<string>();
   const [title, setTitle] = useState("");
@@ -37,7 +37,7 @@ export function SecondEyes({ find, onHeard }: SecondEyesProps) {
   const takeIn = ({ name, kind, looks }: Witness) => {
     const known = find.observers?.find((one) => one.name === name)?.id;
     const id = known ?? observerId(name, find.observers?.map((one) => one.id) ?? []);
-    for (const made of witnessChanges(find, id, name, kind !== "in-hand", looks)) change(made);
+    changeTogether(witnessChanges(find, id, name, kind !== "in-hand", looks));
   };
   const note = async (agrees: boolean) => {
     if (title.trim() === "") return;

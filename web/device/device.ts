@@ -23,6 +23,8 @@ export interface Step {
   readonly editId: string;
   readonly change: Change;
   readonly inverse: Change;
+  /** Changes that were one touch are taken back as one; left out where a change stands alone. */
+  readonly touch?: string | undefined;
 }
 
 /** What can be undone and done again of a find, kept over a reload. */

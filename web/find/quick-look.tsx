@@ -2,7 +2,6 @@
 import {
   type Body,
   CHARACTER_WORDS,
-  type Change,
   type Find,
   quickLookCount,
   sameAsModel,
@@ -16,12 +15,12 @@ import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { Link } from "react-router";
+import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
 
 interface QuickLookProps {
   readonly find: Find;
   readonly body: Body;
-  readonly onChange: (change: Change) => void;
   readonly onAddBody: () => void;
   readonly onAddLike: () => void;
 }
@@ -33,7 +32,8 @@ const TOUCH_WORDS: Readonly<Record<Touch, { readonly name: string; readonly stat
   cut: { name: "Cut", station: "cut" },
 };
 
-export function QuickLook({ find, body, onChange, onAddBody, onAddLike }: QuickLookProps) {
+export function QuickLook({ find, body, onAddBody, onAddLike }: QuickLookProps) {
+  const changeTogether = useFind((state) => state.changeTogether);
   const { done, all } = quickLookCount(find);
   const others = find.bodies.filter((one) => one.id !== body.id);
   // for each touch a body that shows it is the model; where none does, the first other one is named
@@ -61,9 +61,7 @@ export function QuickLook({ find, body, onChange, onAddBody, onAddLike }: QuickL
               touch={touch}
               findId={find.id}
               model={model.id}
-              onSame={() => {
-                for (const change of sameAsModel(body, touch)) onChange(change);
-              }}
+              onSame={() => changeTogether(sameAsModel(body, touch))}
             />
           ))}
         </Box>

@@ -19,13 +19,7 @@ export function StationExtras(shown: ShownFind) {
     case "bodies":
       return (
         <>
-          <QuickLook
-            find={find}
-            body={body}
-            onChange={onChange}
-            onAddBody={shown.onAddBody}
-            onAddLike={shown.onAddLike}
-          />
+          <QuickLook find={find} body={body} onAddBody={shown.onAddBody} onAddLike={shown.onAddLike} />
           <ObserverSwitch find={find} onChange={onChange} />
         </>
       );

@@ -34,13 +34,14 @@ function clickNth(item: string, index: number): void {
 export function useBench() {
   const { id = "", station: word } = useParams();
   const navigate = useNavigate();
-  const { find, answer, against, observer, change, undo, redo, checkAgainst } = useFind(
-    useShallow(({ find, answer, against, observer, change, undo, redo, checkAgainst }) => ({
+  const { find, answer, against, observer, change, changeTogether, undo, redo, checkAgainst } = useFind(
+    useShallow(({ find, answer, against, observer, change, changeTogether, undo, redo, checkAgainst }) => ({
       find,
       answer,
       against,
       observer,
       change,
+      changeTogether,
       undo,
       redo,
       checkAgainst,
@@ -102,7 +103,7 @@ export function useBench() {
       .flatMap((model) => touchesOf(find, body, model))
       .filter((touch) => !touch.done && touch.model.length > 0)
       .sort((one, other) => TOUCHES.indexOf(one.touch) - TOUCHES.indexOf(other.touch))[0];
-    if (open !== undefined) for (const one of sameAsModel(body, open)) change(one);
+    if (open !== undefined) changeTogether(sameAsModel(body, open));
   };
 
   const moveStation = (by: 1 | -1) => {

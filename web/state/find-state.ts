@@ -41,6 +41,8 @@ interface FindState {
   readonly open: (id: string) => Promise<void>;
   readonly start: () => Promise<string>;
   readonly change: (change: Change) => void;
+  /** Several changes that are one touch, and are undone as one. */
+  readonly changeTogether: (changes: readonly Change[]) => void;
   readonly undo: () => void;
   readonly redo: () => void;
   readonly takeTheirs: (theirs: Stored) => Promise<void>;
@@ -56,6 +58,14 @@ const NO_STEPS: Steps = { done: [], undone: [] };
 
 /** A soft character tells two kinds apart if one look at it settles the matter at least so often; ours. */
 const TELLING = 0.5;
+
+/** The steps of the latest touch, latest first: those that belong together, or the one. */
+function lastTouch(steps: readonly Step[]): readonly Step[] {
+  const last = steps.at(-1);
+  if (last === undefined) return [];
+  const before = steps.findLastIndex((step) => step.touch === undefined || step.touch !== last.touch);
+  return last.touch === undefined ? [last] : steps.slice(before + 1).reverse();
+}
 
 export const useFind = create<FindState>()((set, get) => {
   /** Only the answer to the latest record is shown; an overtaken one is dropped. */
@@ -95,13 +105,15 @@ export const useFind = create<FindState>()((set, get) => {
     void deliver(find.id);
   };
 
-  /** Applies a change to the open find, and says what can be undone after it; nothing where the core refuses it. */
-  const apply = (change: Change, link: Pick<Edit, "undoes" | "redoes">, stepsAfter: (step: Step) => Steps) => {
+  /** Applies a change to the open find, with what can be undone after it. @returns whether the core took it */
+  const apply = (change: Change, link: Pick<Edit, "undoes" | "redoes">, stepsAfter: (step: Step) => Steps): boolean => {
     const { find, delivery } = get();
-    if (find === undefined) return;
+    if (find === undefined) return false;
     const applied = applyChange(find, change);
-    if (!applied.ok)
-      return set({ refusal: applied.faults.map((fault) => `${fault.path}: ${fault.message}`).join("; ") });
+    if (!applied.ok) {
+      set({ refusal: applied.faults.map((fault) => `${fault.path}: ${fault.message}`).join("; ") });
+      return false;
+    }
     const after = applied.value.find;
     const edit: Edit = { id: uuidv7(), at: new Date().toISOString(), change, ...link };
     const steps = stepsAfter({ editId: edit.id, change, inverse: applied.value.inverse });
@@ -114,6 +126,7 @@ export const useFind = create<FindState>()((set, get) => {
     });
     judgeNow(after);
     void keepEdit(after, edit, steps);
+    return true;
   };
 
   onDelivery((delivery) => {
@@ -194,24 +207,32 @@ export const useFind = create<FindState>()((set, get) => {
       return find.id;
     },
 
-    change: (change) => apply(change, {}, (step) => ({ done: [...get().done, step], undone: [] })),
+    change: (change) => void apply(change, {}, (step) => ({ done: [...get().done, step], undone: [] })),
+
+    changeTogether: (changes) => {
+      const touch = uuidv7();
+      for (const change of changes)
+        if (!apply(change, {}, (step) => ({ done: [...get().done, { ...step, touch }], undone: [] }))) return;
+    },
 
     undo: () => {
-      const step = get().done.at(-1);
-      if (step === undefined) return;
-      apply(step.inverse, { undoes: step.editId }, () => ({
-        done: get().done.slice(0, -1),
-        undone: [...get().undone, step],
-      }));
+      for (const step of lastTouch(get().done)) {
+        const isTaken = apply(step.inverse, { undoes: step.editId }, () => ({
+          done: get().done.slice(0, -1),
+          undone: [...get().undone, step],
+        }));
+        if (!isTaken) return;
+      }
     },
 
     redo: () => {
-      const step = get().undone.at(-1);
-      if (step === undefined) return;
-      apply(step.change, { redoes: step.editId }, (again) => ({
-        done: [...get().done, again],
-        undone: get().undone.slice(0, -1),
-      }));
+      for (const step of lastTouch(get().undone)) {
+        const isTaken = apply(step.change, { redoes: step.editId }, (again) => ({
+          done: [...get().done, { ...again, touch: step.touch }],
+          undone: get().undone.slice(0, -1),
+        }));
+        if (!isTaken) return;
+      }
     },
 
     takeTheirs: async ({ find, version }) => {
@@ -250,12 +271,12 @@ export const useFind = create<FindState>()((set, get) => {
     },
 
     split: async (bodies) => {
-      const { find, change } = get();
+      const { find, changeTogether } = get();
       const split = find === undefined ? undefined : splitOff(find, bodies, uuidv7());
       if (split === undefined) return undefined;
       // the new find first: a body may stand in two finds for a moment, but never in none
       await keepNewFind(split.apart);
-      for (const one of split.changes) change(one);
+      changeTogether(split.changes);
       return split.apart.id;
     },
   };

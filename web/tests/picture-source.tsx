@@ -3,6 +3,7 @@ import type { Raster } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import { useRef, useState } from "react";
+import { PlainSelect } from "../card/plain-select.tsx";
 import { TOUCH, tone } from "../theme/tokens.ts";
 import { rasterOfFile } from "./picture-file.ts";
 import { SIMULATED, simulatedPicture } from "./simulated-camera.ts";
@@ -16,6 +17,7 @@ interface PictureSourceProps {
 export function PictureSource({ onPicture, simulated }: PictureSourceProps) {
   const input = useRef<HTMLInputElement>(null);
   const takes = useRef(new Map<string, number>());
+  const [simulatedName, setSimulatedName] = useState("");
   const [fault, setFault] = useState<string>();
   const simulate = (name: string) => {
     const take = takes.current.get(name) ?? 0;
@@ -55,21 +57,12 @@ export function PictureSource({ onPicture, simulated }: PictureSourceProps) {
       {simulated && (
         <Box component="label" sx={{ display: "flex", alignItems: "center", gap: 1, color: tone.inkSoft }}>
           or a simulated one:
-          <Box
-            component="select"
-            defaultValue=""
-            aria-label="Simulated picture"
-            onChange={(event) => {
-              if (event.target.value !== "") simulate(event.target.value);
-            }}
-            sx={{
-              minHeight: TOUCH,
-              font: "inherit",
-              px: 1,
-              bgcolor: tone.paper,
-              color: tone.ink,
-              border: `1px solid ${tone.boneLine}`,
-              borderRadius: 0,
+          <PlainSelect
+            label="Simulated picture"
+            value={simulatedName}
+            onChange={(name) => {
+              setSimulatedName(name);
+              if (name !== "") simulate(name);
             }}
           >
             <option value="">choose</option>
@@ -78,7 +71,7 @@ export function PictureSource({ onPicture, simulated }: PictureSourceProps) {
                 {name.replaceAll("-", " ")}
               </option>
             ))}
-          </Box>
+          </PlainSelect>
         </Box>
       )}
       {fault !== undefined && (
