@@ -211,7 +211,7 @@ describe("the views", () => {
         "/sheet/amanita-muscaria",
         "/compare/kuehneromyces-mutabilis/galerina-marginata",
       ];
-      for (const path of paths) {
+      let t0=Date.now();for (const path of paths) {
         await page.goto(application.address + path);
         await page.waitForLoadState("networkidle");
         if (/find|decide|rules|tests\//.test(path)) await page.locator('[data-state="fresh"]').first().waitFor();
@@ -221,7 +221,7 @@ describe("the views", () => {
             .or(page.getByRole("heading", { name: "Finds" }))
             .first()
             .waitFor();
-        expect(await seriousFindings(page), path).to.deep.equal([]);
+        const t=Date.now(); expect(await seriousFindings(page), path).to.deep.equal([]); console.log(path, Date.now()-t, "all", Date.now()-t0); t0=Date.now();
       }
       await context.close();
     });
