@@ -6,6 +6,9 @@ import { type Scratch, scratchDatabase } from "../server/tests/scratch-database.
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844 };
 
+/** How long anything on a page may take: a busy machine is not a fault of the application. */
+const WAITS_MS = 30_000;
+
 export interface Application {
   readonly address: string;
   readonly browser: Browser;
@@ -44,7 +47,7 @@ export async function startApplication(demo: "yes" | "no" = "no"): Promise<Appli
         reducedMotion: "reduce",
       });
       const page = await context.newPage();
-      page.setDefaultTimeout(15_000);
+      page.setDefaultTimeout(WAITS_MS);
       return { page, context };
     },
     stop: async () => {
