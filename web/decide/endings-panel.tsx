@@ -23,7 +23,7 @@ import { uuidv7 } from "uuidv7";
 import { PlainSelect } from "../card/plain-select.tsx";
 import { VERDICT_WORDS } from "../card/verdict-words.ts";
 import { readDecisions, type ShownDecision, sendDecision } from "../device/decisions.ts";
-import { device, waitingFor } from "../device/device.ts";
+import { device, touchesKept, waitingFor } from "../device/device.ts";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
 import { TakenOff } from "./taken-off.tsx";
@@ -76,6 +76,7 @@ export function EndingsPanel({ find, answer }: EndingsPanelProps) {
   const unready = open.length + unreasoned.length + untrimmed.length > 0;
   const freeze = async () => {
     setRefusal(undefined);
+    await touchesKept();
     if ((await waitingFor(find.id)).length > 0)
       return setRefusal("Some touches are not with the server yet. Decide when they are saved.");
     const version = (await device.finds.get(find.id))?.version ?? 0;

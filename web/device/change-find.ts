@@ -2,11 +2,12 @@
 import { applyChange, type Change } from "@jittery-cap/core";
 import { uuidv7 } from "uuidv7";
 import { readFind } from "./api.ts";
-import { device } from "./device.ts";
+import { device, touchesKept } from "./device.ts";
 import { keepEdit } from "./outbox.ts";
 
 /** @returns whether the change was kept; a find that neither this device nor the server holds cannot be changed */
 export async function changeFind(findId: string, change: Change): Promise<boolean> {
+  await touchesKept();
   if ((await device.finds.get(findId)) === undefined) {
     const reply = await readFind(findId);
     if (reply.kind !== "stored") return false;

@@ -84,3 +84,18 @@ export async function picturesWaitingFor(findId: string): Promise<DevicePicture[
 /** Whether the server still has to hear of a picture. */
 export const isWaiting = (picture: DevicePicture): boolean =>
   picture.refused === undefined && picture.sent === picture.away;
+
+const underWay = new Set<Promise<unknown>>();
+
+/** Marks work that brings a touch into this device's memory, so that nobody reads past it. */
+export function underWayHere<Outcome>(work: Promise<Outcome>): Promise<Outcome> {
+  underWay.add(work);
+  const done = () => underWay.delete(work);
+  work.then(done, done);
+  return work;
+}
+
+/** Resolves when every touch made so far is in this device's memory, or could not be brought there. */
+export async function touchesKept(): Promise<void> {
+  await Promise.allSettled([...underWay]);
+}

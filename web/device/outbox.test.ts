@@ -3,7 +3,7 @@ import { applyEdit, type Change, type Edit, type Find, newFind } from "@jittery-
 import { expect } from "chai";
 import { uuidv7 } from "uuidv7";
 import { device, waitingFor } from "./device.ts";
-import { type Delivery, deliver, keepEdit, keepNewFind, onDelivery } from "./outbox.ts";
+import { type Delivery, deliver, keepEdit, keepNewFind, onDelivery, waitingInAll } from "./outbox.ts";
 import { keepPicture } from "./pictures.ts";
 
 /** A server in memory with the real one's manners: versions, idempotent edits, conflicts. */
@@ -75,7 +75,7 @@ describe("the outbox of this device", () => {
     globalThis.fetch = server.fetch;
     told = [];
     stopListening = onDelivery((delivery) => told.push(delivery));
-    await Promise.all([device.finds.clear(), device.waiting.clear()]);
+    await Promise.all([device.finds.clear(), device.waiting.clear(), device.pictures.clear()]);
   });
   afterEach(() => {
     stopListening();
@@ -119,6 +119,20 @@ describe("the outbox of this device", () => {
     while ((await waitingFor(find.id)).length > 0) await new Promise((later) => setTimeout(later, 20));
     expect(server.finds.get(find.id)?.find).to.deep.equal(after);
     expect(server.requests.length - before).to.equal(1);
+  });
+
+  it("reads past no touch, also one that is still on its way to the device's own memory", async () => {
+    const find = await started();
+    const edit: Edit = { id: uuidv7(), at: AT, change: label("just now") };
+    const applied = applyEdit(find, edit);
+    if (!applied.ok) throw new Error("refused");
+    void keepEdit(applied.value.find, edit);
+    expect(await waitingInAll()).to.equal(1);
+    void keepEdit(applied.value.find, { ...edit, id: uuidv7() });
+    await deliver(find.id);
+    expect(server.finds.get(find.id)?.edits).to.have.length(2);
+    expect(server.finds.get(find.id)?.find.label).to.equal("just now");
+    expect(await waitingInAll()).to.equal(0);
   });
 
   it("never says saved of a touch that came while a picture was on its way", async () => {

@@ -1,7 +1,15 @@
 /** Sends what waits on this device to the server, in order, again and again until it is acknowledged. */
 import type { Edit, Find } from "@jittery-cap/core";
 import { putFind, type Reply, type Stored, sendEdits } from "./api.ts";
-import { type DeviceSteps, device, isWaiting, picturesWaitingFor, waitingFor } from "./device.ts";
+import {
+  type DeviceSteps,
+  device,
+  isWaiting,
+  picturesWaitingFor,
+  touchesKept,
+  underWayHere,
+  waitingFor,
+} from "./device.ts";
 import { deliverPictures } from "./pictures.ts";
 
 const AGAIN_AFTER_MS = 4000;
@@ -46,7 +54,11 @@ export async function keepNewFind(find: Find): Promise<void> {
  * Keeps an edit, the record after it and what can then be undone on the device, all or none, then sends it.
  * It begins when the touch has been drawn, and in the order of the touches.
  */
-export async function keepEdit(find: Find, edit: Edit, steps?: Pick<DeviceSteps, "done" | "undone">): Promise<void> {
+export function keepEdit(find: Find, edit: Edit, steps?: Pick<DeviceSteps, "done" | "undone">): Promise<void> {
+  return underWayHere(keep(find, edit, steps));
+}
+
+async function keep(find: Find, edit: Edit, steps: Pick<DeviceSteps, "done" | "undone"> | undefined): Promise<void> {
   keeping.set(find.id, (keeping.get(find.id) ?? 0) + 1);
   try {
     await new Promise((drawn) => setTimeout(drawn, 0));
@@ -81,6 +93,7 @@ export function deliver(findId: string): Promise<void> {
 }
 
 async function deliverOnce(findId: string): Promise<void> {
+  await touchesKept();
   const kept = await device.finds.get(findId);
   if (kept === undefined) return;
   const waiting = await waitingFor(findId);
@@ -138,6 +151,7 @@ async function settle(findId: string, reply: Reply, sent: readonly string[]): Pr
 
 /** How many changes, of records and of pictures, are on this device only. */
 export async function waitingInAll(): Promise<number> {
+  await touchesKept();
   const unsent = (await device.finds.toArray()).filter((kept) => kept.version === 0).length;
   const pictures = (await device.pictures.toArray()).filter(isWaiting).length;
   return unsent + pictures + (await device.waiting.count());

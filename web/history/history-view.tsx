@@ -9,7 +9,7 @@ import { SplitCard } from "../card/split-card.tsx";
 import { StateOfView } from "../card/state-of-view.tsx";
 import { Trail } from "../card/trail.tsx";
 import { type HistoryLine, readHistory } from "../device/api.ts";
-import { waitingFor } from "../device/device.ts";
+import { touchesKept, waitingFor } from "../device/device.ts";
 import { useFind } from "../state/find-state.ts";
 import { tone } from "../theme/tokens.ts";
 
@@ -27,7 +27,9 @@ export function HistoryView() {
   // biome-ignore lint/correctness/useExhaustiveDependencies: a change of the record is a new line of its history
   useEffect(() => {
     void readHistory(id).then((edits) => setHeard(edits ?? "unreachable"));
-    void waitingFor(id).then((edits) => setWaiting(edits.map((one) => one.edit)));
+    void touchesKept()
+      .then(() => waitingFor(id))
+      .then((edits) => setWaiting(edits.map((one) => one.edit)));
   }, [id, find]);
   if (status !== "open" || find === undefined) return <StateOfView view="find" status={status} />;
   const known = heard === undefined || heard === "unreachable" ? [] : heard;

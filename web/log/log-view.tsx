@@ -9,7 +9,7 @@ import { SplitCard } from "../card/split-card.tsx";
 import { Trail } from "../card/trail.tsx";
 import { VERDICT_WORDS } from "../card/verdict-words.ts";
 import { type Listed, listFinds, removeFind, restoreFind } from "../device/api.ts";
-import { device, waitingFor } from "../device/device.ts";
+import { device, touchesKept, waitingFor } from "../device/device.ts";
 import { deliver, onDelivery, waitingInAll } from "../device/outbox.ts";
 import { Drawing } from "../find/drawing.tsx";
 import { useFind } from "../state/find-state.ts";
@@ -32,6 +32,7 @@ export function LogView() {
   const [refusal, setRefusal] = useState<string>();
 
   const load = useCallback(async () => {
+    await touchesKept();
     const [listed, kept, waiting] = await Promise.all([listFinds(), device.finds.toArray(), device.waiting.toArray()]);
     setOffline(listed === undefined);
     setWaiting(await waitingInAll());

@@ -60,4 +60,16 @@ describe("the open find", () => {
     expect(state().find).to.equal(before);
     expect(state().done).to.deep.equal([]);
   });
+
+  it("says so when this device cannot keep a touch", async () => {
+    await state().start();
+    const { transaction } = device;
+    device.transaction = () => Promise.reject(new Error("no room")) as never;
+    state().change(age("A", "old"));
+    for (let wait = 0; wait < 100 && state().refusal === undefined; wait++)
+      await new Promise((later) => setTimeout(later, 10));
+    device.transaction = transaction;
+    expect(state().refusal).to.contain("could not keep it");
+    expect(body()?.age).to.equal("old");
+  });
 });

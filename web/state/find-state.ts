@@ -4,7 +4,7 @@ import { uuidv7 } from "uuidv7";
 import { create } from "zustand";
 import type { AnswerState } from "../card/verdict-words.ts";
 import { putFind, readFind, type Stored } from "../device/api.ts";
-import { type DeviceSteps, device, type Step, waitingFor } from "../device/device.ts";
+import { type DeviceSteps, device, type Step, touchesKept, waitingFor } from "../device/device.ts";
 import { type Delivery, deliver, keepEdit, keepNewFind, onDelivery } from "../device/outbox.ts";
 import { ownRules } from "../device/settled.ts";
 import { askJudge, askShelf, askUnion } from "../worker/judge.ts";
@@ -54,6 +54,8 @@ interface FindState {
 }
 
 type Steps = Pick<DeviceSteps, "done" | "undone">;
+/** Said where this device has no room, or its memory is closed to us. */
+const NOT_KEPT = "this device could not keep it. It stands on this screen only; write it down.";
 const NO_STEPS: Steps = { done: [], undone: [] };
 
 /** A soft character tells two kinds apart if one look at it settles the matter at least so often; ours. */
@@ -125,7 +127,7 @@ export const useFind = create<FindState>()((set, get) => {
       ...(unsettled ? {} : { delivery: { findId: find.id, waiting: 1, state: "sending" as const } }),
     });
     judgeNow(after);
-    void keepEdit(after, edit, steps);
+    keepEdit(after, edit, steps).catch(() => set({ refusal: NOT_KEPT }));
     return true;
   };
 
@@ -176,6 +178,7 @@ export const useFind = create<FindState>()((set, get) => {
     open: async (id) => {
       if (get().find?.id === id) return;
       set({ status: "loading", find: undefined, answer: undefined, delivery: undefined, savedAt: undefined });
+      await touchesKept();
       const kept = await device.finds.get(id);
       const waiting = await waitingFor(id);
       const steps = await device.steps.get(id);
@@ -236,6 +239,7 @@ export const useFind = create<FindState>()((set, get) => {
     },
 
     takeTheirs: async ({ find, version }) => {
+      await touchesKept();
       await device.transaction("rw", device.finds, device.waiting, async () => {
         await device.waiting.where("findId").equals(find.id).delete();
         await device.finds.put({ id: find.id, find, base: find, version });
