@@ -55,6 +55,30 @@ const timed = (state: string) => `new Promise((resolve) => {
   choice.click();
 })`;
 
+/** A page's own script: stands in for loudspeaker, voice and screen, and counts what is asked of them. */
+const RECORDER = `
+  window.heard = { tones: 0, spoken: [], awake: 0 };
+  window.AudioContext = class {
+    currentTime = 0;
+    destination = {};
+    createOscillator() {
+      return { frequency: {}, connect() {}, start() { window.heard.tones += 1; }, stop() {} };
+    }
+  };
+  Object.defineProperty(window, "speechSynthesis", {
+    value: { cancel() {}, speak(words) { window.heard.spoken.push(words.text); } },
+  });
+  Object.defineProperty(navigator, "wakeLock", {
+    value: {
+      async request() {
+        window.heard.awake += 1;
+        return { async release() { window.heard.awake -= 1; } };
+      },
+    },
+  });`;
+const heard = (page: Page): Promise<{ tones: number; spoken: string[]; awake: number }> =>
+  page.evaluate("window.heard");
+
 describe("the bench", () => {
   let application: Application;
   before(async () => {
@@ -354,19 +378,57 @@ describe("the bench", () => {
     await context.close();
   });
 
-  it("keeps time, and sounds its marks", async () => {
+  it("keeps time, and sounds its marks: one tone at ten seconds, two at a minute, three at five", async () => {
     const { page, context } = await application.open();
     await page.clock.install();
+    await page.addInitScript(RECORDER);
     await newFind(application, page);
     await station(page, "Foot");
+    // from here on time passes only where the test lets it
+    await page.clock.pauseAt(new Date(Date.now() + 3_600_000));
     await page.keyboard.press("t");
-    await page.clock.runFor(12_000);
     const clock = page.getByTestId("stopwatch");
+    const tones = async () => (await heard(page)).tones;
+    await page.clock.runFor(9000);
+    await clock.getByText("0:09").waitFor();
+    expect(await tones()).to.equal(0);
+    await page.clock.runFor(3000);
     await clock.getByText("0:12").waitFor();
     await clock.getByText("It sounds at 1:00.").waitFor();
+    expect(await tones()).to.equal(1);
+    await page.clock.runFor(50_000);
+    await clock.getByText("1:02").waitFor();
+    expect(await tones()).to.equal(3);
+    await page.clock.runFor(240_000);
+    await clock.getByText("5:02").waitFor();
+    expect(await tones()).to.equal(6);
     await page.keyboard.press("t");
     await page.clock.runFor(5000);
-    await clock.getByText("0:12").waitFor();
+    await clock.getByText("5:02").waitFor();
+    await context.close();
+  });
+
+  it("speaks each step of a run, keeps the screen awake, and lets it sleep again", async () => {
+    const { page, context } = await application.open(PHONE);
+    await page.addInitScript(RECORDER);
+    await page.goto(`${application.address}/find/${idOf("pale one")}/run`);
+    await page.locator('[data-state="fresh"]').first().waitFor();
+    await page.getByRole("button", { name: /^Begin/ }).click();
+    const stage = page.getByTestId("run-stage");
+    await stage.waitFor();
+    const shown: string[] = [];
+    while (await stage.isVisible()) {
+      shown.push((await stage.getByRole("heading", { level: 1 }).textContent()) ?? "");
+      expect((await heard(page)).spoken.at(-1)).to.equal(shown.at(-1));
+      expect((await heard(page)).awake).to.equal(1);
+      // a touch so soon after the last is the same one
+      await page.waitForTimeout(400);
+      await stage.click({ position: { x: 200, y: 600 } });
+    }
+    expect((await heard(page)).spoken).to.deep.equal(shown);
+    expect(shown.length).to.be.greaterThan(1);
+    await page.getByTestId("run-answers").waitFor();
+    expect((await heard(page)).awake).to.equal(0);
     await context.close();
   });
 
