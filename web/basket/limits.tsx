@@ -73,7 +73,7 @@ export function Limits({ carried, limits, onSet }: LimitsProps) {
           onChange={(event) => setText(event.target.value)}
           placeholder="how much"
           inputProps={{ inputMode: "decimal", "aria-label": "A limit" }}
-          sx={{ width: 120, minHeight: TOUCH, px: 1.25, bgcolor: tone.bone, color: tone.ink }}
+          sx={{ width: 120, minHeight: TOUCH, px: 1.25, bgcolor: tone.paper, color: tone.ink }}
         />
         <PlainSelect label="Of what" value={kind} onChange={setKind}>
           <option value="all">all together</option>
