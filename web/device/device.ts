@@ -85,17 +85,22 @@ export async function picturesWaitingFor(findId: string): Promise<DevicePicture[
 export const isWaiting = (picture: DevicePicture): boolean =>
   picture.refused === undefined && picture.sent === picture.away;
 
-const underWay = new Set<Promise<unknown>>();
+/** Touches on their way into this device's memory, with the find of each. */
+const underWay = new Map<Promise<unknown>, string>();
 
-/** Marks work that brings a touch into this device's memory, so that nobody reads past it. */
-export function underWayHere<Outcome>(work: Promise<Outcome>): Promise<Outcome> {
-  underWay.add(work);
+/** Marks work that brings a touch of a find into this device's memory, so that nobody reads past it. */
+export function underWayHere<Outcome>(findId: string, work: Promise<Outcome>): Promise<Outcome> {
+  underWay.set(work, findId);
   const done = () => underWay.delete(work);
   work.then(done, done);
   return work;
 }
 
+/** How many touches of a find are on their way into this device's memory. */
+export const touchesUnderWay = (findId: string): number =>
+  [...underWay.values()].filter((one) => one === findId).length;
+
 /** Resolves when every touch made so far is in this device's memory, or could not be brought there. */
 export async function touchesKept(): Promise<void> {
-  await Promise.allSettled([...underWay]);
+  await Promise.allSettled([...underWay.keys()]);
 }

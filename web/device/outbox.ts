@@ -7,6 +7,7 @@ import {
   isWaiting,
   picturesWaitingFor,
   touchesKept,
+  touchesUnderWay,
   underWayHere,
   waitingFor,
 } from "./device.ts";
@@ -29,8 +30,6 @@ export interface Delivery {
 type Listener = (delivery: Delivery) => void;
 const listeners = new Set<Listener>();
 const busy = new Map<string, Promise<void>>();
-/** Touches of a find that are still on their way to this device's own memory. */
-const keeping = new Map<string, number>();
 /** Finds whose touches are about to be sent. */
 const soon = new Set<string>();
 
@@ -54,24 +53,22 @@ export async function keepNewFind(find: Find): Promise<void> {
  * Keeps an edit, the record after it and what can then be undone on the device, all or none, then sends it.
  * It begins when the touch has been drawn, and in the order of the touches.
  */
-export function keepEdit(find: Find, edit: Edit, steps?: Pick<DeviceSteps, "done" | "undone">): Promise<void> {
-  return underWayHere(keep(find, edit, steps));
+export async function keepEdit(find: Find, edit: Edit, steps?: Pick<DeviceSteps, "done" | "undone">): Promise<void> {
+  try {
+    await underWayHere(find.id, keep(find, edit, steps));
+  } finally {
+    deliverSoon(find.id);
+  }
 }
 
 async function keep(find: Find, edit: Edit, steps: Pick<DeviceSteps, "done" | "undone"> | undefined): Promise<void> {
-  keeping.set(find.id, (keeping.get(find.id) ?? 0) + 1);
-  try {
-    await new Promise((drawn) => setTimeout(drawn, 0));
-    await device.transaction("rw", device.finds, device.waiting, device.steps, async () => {
-      if (steps !== undefined) await device.steps.put({ findId: find.id, ...steps });
-      const last = (await waitingFor(find.id)).at(-1);
-      await device.waiting.put({ id: edit.id, findId: find.id, order: last === undefined ? 0 : last.order + 1, edit });
-      await device.finds.update(find.id, { find });
-    });
-  } finally {
-    keeping.set(find.id, (keeping.get(find.id) ?? 1) - 1);
-  }
-  deliverSoon(find.id);
+  await new Promise((drawn) => setTimeout(drawn, 0));
+  await device.transaction("rw", device.finds, device.waiting, device.steps, async () => {
+    if (steps !== undefined) await device.steps.put({ findId: find.id, ...steps });
+    const last = (await waitingFor(find.id)).at(-1);
+    await device.waiting.put({ id: edit.id, findId: find.id, order: last === undefined ? 0 : last.order + 1, edit });
+    await device.finds.update(find.id, { find });
+  });
 }
 
 function deliverSoon(findId: string): void {
@@ -114,7 +111,7 @@ async function deliverRest(findId: string): Promise<void> {
   const pictures = await deliverPictures(findId);
   // touched again meanwhile: that touch is delivered behind this one, and says saved itself
   const edits = await device.waiting.where("findId").equals(findId).count();
-  const more = Math.max(edits, keeping.get(findId) ?? 0);
+  const more = Math.max(edits, touchesUnderWay(findId));
   if (more > 0) return tell({ findId, waiting: more + pictures, state: "sending" });
   tell({ findId, waiting: pictures, state: pictures === 0 ? "saved" : "waiting" });
 }

@@ -1,4 +1,4 @@
-import { type Settled, settledSchema } from "@jittery-cap/core";
+import { FIRST_YEARS, type Settled, settledSchema } from "@jittery-cap/core";
 import { expect } from "chai";
 import { matchSettled, ownRules, readSettled, settle, useSettled } from "./settled.ts";
 
@@ -102,9 +102,16 @@ describe("what is settled on this device", () => {
     expect(server.held.settled).to.deep.equal({ rules: { distance: 3 }, limits: [KILO] });
   });
 
-  it("that cannot be read is nothing settled: the defaults, and no limit", () => {
+  it("that cannot be read is the strictest there is, until the server tells what it was", async () => {
     shelf.set("jittery-cap settled", "{ broken");
     readSettled();
+    expect(ownRules()).to.deep.equal(FIRST_YEARS);
+    server.held = { version: 3, settled: { rules: { larvae: "none" }, limits: [KILO] } };
+    await matchSettled();
+    expect(useSettled.getState()).to.deep.equal({ ...server.held, unsent: false });
+  });
+
+  it("is nothing where nothing was settled: the defaults, and no limit", () => {
     expect(useSettled.getState()).to.deep.equal({ version: 0, settled: { rules: {}, limits: [] }, unsent: false });
     expect(ownRules()).to.equal(undefined);
   });

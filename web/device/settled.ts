@@ -1,5 +1,13 @@
 /** What a person has settled for themselves: at once on this device, and with the server when there is one. */
-import { canonicalJson, limitSchema, rulesSchema, type Settled, settledSchema, stricterOf } from "@jittery-cap/core";
+import {
+  canonicalJson,
+  FIRST_YEARS,
+  limitSchema,
+  rulesSchema,
+  type Settled,
+  settledSchema,
+  stricterOf,
+} from "@jittery-cap/core";
 import { z } from "zod";
 import { create } from "zustand";
 
@@ -15,7 +23,7 @@ const keptSchema = z.object({
   unsent: z.boolean(),
 });
 type Kept = z.infer<typeof keptSchema>;
-const replySchema = z.object({ version: z.number(), settled: settledSchema });
+const replySchema = keptSchema.omit({ unsent: true });
 
 /** The content of a key as JSON; undefined where there is none, or it cannot be read. */
 function stored(key: string): unknown {
@@ -26,9 +34,19 @@ function stored(key: string): unknown {
   }
 }
 
+function isThere(key: string): boolean {
+  try {
+    return localStorage.getItem(key) !== null;
+  } catch {
+    return false;
+  }
+}
+
 function readKept(): Kept {
   const kept = keptSchema.safeParse(stored(KEY));
   if (kept.success) return kept.data;
+  // something was settled and cannot be read: until the server tells it, the strictest holds
+  if (isThere(KEY)) return { version: 0, settled: { rules: FIRST_YEARS, limits: [] }, unsent: false };
   const rules = rulesSchema.safeParse(stored(RULES_BEFORE));
   const limits = z.array(limitSchema).safeParse(stored(LIMITS_BEFORE));
   const settled = { rules: rules.data ?? {}, limits: limits.data ?? [] };

@@ -38,7 +38,7 @@ export function FindView() {
     useShallow(({ status, find, answer, open, change }) => ({ status, find, answer, open, change })),
   );
   // the dark half answers first; what the answer changes on the light half, which question comes first, may follow it
-  const settled = useDeferredValue(answer);
+  const followed = useDeferredValue(answer);
   const bench = useBench();
   const { body, station, order, onAction } = bench;
   const turnAlso = useStable(() => bench.setAlsoOpen(!bench.alsoOpen));
@@ -56,7 +56,7 @@ export function FindView() {
     order,
     alsoOpen: bench.alsoOpen,
     onAlso: turnAlso,
-    answer: settled?.id === find.id ? settled : undefined,
+    answer: followed?.id === find.id ? followed : undefined,
     active: bench.current,
     onActivate: bench.setActive,
     onChange: change,
