@@ -155,10 +155,11 @@ function CarriedLine({
       data-carried={`${find} ${body}`}
       sx={{
         display: "flex",
-        gap: 1.5,
+        columnGap: 1.5,
+        rowGap: 0.5,
         alignItems: "center",
         flexWrap: "wrap",
-        minHeight: PICTURE + 16,
+        py: 1,
         borderTop: `1px solid ${tone.boneLine}`,
       }}
     >

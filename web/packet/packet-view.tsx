@@ -79,8 +79,8 @@ export function PacketView() {
             What do you see?
           </Typography>
           <Typography sx={{ color: tone.inkSoft, pb: 1.5 }}>
-            Somebody asks for a second pair of eyes. Record what you see yourself. What the finder recorded is covered,
-            and no answer is shown, so that yours is your own.
+            Somebody asks for a second pair of eyes. Record what you see yourself.{" "}
+            {isOpen ? "No" : "What the finder recorded is covered, and no"} answer is shown, so that yours is your own.
           </Typography>
           {record.bodies.length > 1 && (
             <BodiesRow find={mine} chosen={theirs.id} onChoose={setBodyId} height={60} words={false} />
