@@ -1,10 +1,18 @@
 /** The work of weighing a find against every danger, given to a general-purpose rule engine (json-rules-engine). */
-import { AGES, type Age, areNeighbours, definitionOf, type Find, type Knowledge } from "@jittery-cap/core";
+import {
+  AGES,
+  type Age,
+  dangerNeighbours,
+  definitionOf,
+  type Find,
+  isCharacterId,
+  type Knowledge,
+} from "@jittery-cap/core";
 import { Engine } from "json-rules-engine";
 
-/** What one rule asks of a look: the states that its danger lists of the character, by age. */
+/** What one rule asks of a look: by age, the states that its danger lists of the character and those taken for them. */
 interface Listed {
-  readonly [age: string]: readonly string[] | undefined;
+  readonly [age: string]: { readonly states: readonly string[]; readonly near: readonly string[] } | undefined;
 }
 
 /** A look as the engine is told it. */
@@ -22,23 +30,31 @@ export function engineFor(knowledge: Knowledge): Engine {
   engine.addOperator<LookFact, Listed>("speaksAgainst", (look, listed) => {
     if (look === undefined || !look.sure) return false;
     const truths = new Set<string>();
+    const near = new Set<string>();
     for (const age of look.age === undefined ? AGES : [look.age]) {
-      const states = listed[age];
-      if (states === undefined) return false;
-      for (const state of states) truths.add(state);
+      const one = listed[age];
+      if (one === undefined) return false;
+      for (const state of one.states) truths.add(state);
+      for (const state of one.near) near.add(state);
     }
     const all = [...truths];
     const fits = (state: string) =>
       state === "pleasant-unnamed" ||
       state === "unpleasant-unnamed" ||
-      all.some((truth) => truth === state || areNeighbours(truth, state)) ||
+      truths.has(state) ||
+      near.has(state) ||
       look.excused.some((mask) => mask.state === state && all.some((truth) => mask.from?.includes(truth) ?? true));
     return !look.states.some(fits);
   });
   for (const danger of knowledge.dangers)
     for (const [character, byAge] of Object.entries(danger.characters)) {
-      if (byAge === undefined) continue;
-      const value = Object.fromEntries(Object.entries(byAge).map(([age, table]) => [age, Object.keys(table ?? {})]));
+      if (byAge === undefined || !isCharacterId(character)) continue;
+      const value = Object.fromEntries(
+        Object.entries(byAge).map(([age, table = {}]) => {
+          const common = Object.keys(table).filter((state) => table[state] !== "rare");
+          return [age, { states: Object.keys(table), near: common.flatMap((one) => dangerNeighbours(character, one)) }];
+        }),
+      );
       engine.addRule({
         conditions: { all: [{ fact: character, operator: "speaksAgainst", value }] },
         event: { type: danger.id, params: { character } },

@@ -3,12 +3,20 @@ import type { Find } from "./find/schema.ts";
 import type { Tier } from "./find/taxa.ts";
 import { definitionOf, type Family } from "./find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "./find/words.ts";
-import type { Contradiction, MissingMust } from "./judge/candidates.ts";
+import type { Contradiction, MissingMust, OddCharacter } from "./judge/candidates.ts";
 import type { MaskUse, Point } from "./judge/contradictions.ts";
 import type { Status } from "./judge/distance.ts";
 import { type DangerDistance, evidenceOf, type Judgement, judge } from "./judge/judge.ts";
 import type { Look } from "./judge/looks.ts";
-import { type BodyVerdict, type ConditionCode, type Reason, rule, type Verdict } from "./judge/verdict.ts";
+import type { Misplaced } from "./judge/season.ts";
+import {
+  type BodyVerdict,
+  type ConditionCode,
+  type Handling,
+  type Reason,
+  rule,
+  type Verdict,
+} from "./judge/verdict.ts";
 import type { Knowledge } from "./knowledge/knowledge.ts";
 import { type AtStake, atStake } from "./next/at-stake.ts";
 import { type Plan, planNext } from "./next/plan.ts";
@@ -29,6 +37,8 @@ export interface DangerAnswer {
   readonly syndrome?: string;
   readonly mistakes: number;
   readonly status: Status;
+  /** A sickener of another continent that the house rule sets aside: it is named and does not count. */
+  readonly aside?: true;
   /** The body that is nearest to it. */
   readonly body: string;
   readonly points: readonly Point[];
@@ -48,6 +58,10 @@ export interface CandidateAnswer {
   readonly missing: readonly MissingMust[];
   readonly contradictions: readonly Contradiction[];
   readonly doubts: readonly Contradiction[];
+  /** The one soft character that keeps it from fitting, where it is only one. */
+  readonly near?: OddCharacter;
+  /** What the time and the place say against it. */
+  readonly misplaced: readonly Misplaced[];
 }
 
 /** The whole answer to one find. */
@@ -58,6 +72,8 @@ export interface Answer {
   readonly reasons: readonly Reason[];
   readonly conditions?: readonly ConditionCode[];
   readonly restsOn: readonly string[];
+  /** How each kind that a basket rests on is handled, by its own sheet. */
+  readonly handling?: readonly Handling[];
   readonly dangers: readonly DangerAnswer[];
   readonly candidates: readonly CandidateAnswer[];
   readonly bodies: readonly BodyVerdict[];
@@ -78,6 +94,7 @@ export function assess(find: Find, knowledge: Knowledge): Answer {
     reasons: ruling.reasons,
     ...(ruling.conditions.length > 0 ? { conditions: ruling.conditions } : {}),
     restsOn: ruling.restsOn,
+    ...(ruling.handling.length > 0 ? { handling: ruling.handling } : {}),
     dangers: dangerAnswers(judgement),
     candidates: candidateAnswers(judgement),
     bodies: ruling.bodies,
@@ -108,7 +125,7 @@ function dangerAnswers(judgement: Judgement): DangerAnswer[] {
 }
 
 function dangerAnswer(judgement: Judgement, danger: DangerDistance, signOf: (look: Look) => Sign): DangerAnswer {
-  const { sheet, nearest, status, perBody } = danger;
+  const { sheet, nearest, status, perBody, aside } = danger;
   const { points, masks, speaksFor } = evidenceOf(judgement, danger, nearest.body);
   return {
     sheet: sheet.id,
@@ -118,6 +135,7 @@ function dangerAnswer(judgement: Judgement, danger: DangerDistance, signOf: (loo
     ...(sheet.syndrome === undefined ? {} : { syndrome: sheet.syndrome }),
     mistakes: nearest.mistakes,
     status,
+    ...(aside ? { aside } : {}),
     body: nearest.body,
     points,
     masks,
@@ -140,16 +158,20 @@ function signFrom({ character, body, states }: Look): Sign {
 }
 
 function candidateAnswers({ candidates }: Judgement): CandidateAnswer[] {
-  return candidates.map(({ sheet, fits, allowed, mustsConfirmed, mustsMissing, contradictions, doubts }) => ({
-    sheet: sheet.id,
-    name: sheet.names.common,
-    tier: sheet.tier,
-    fits,
-    allowed,
-    mustsConfirmed,
-    mustsMissing: mustsMissing.map((must) => must.character),
-    missing: mustsMissing,
-    contradictions,
-    doubts,
-  }));
+  return candidates.map(
+    ({ sheet, fits, allowed, mustsConfirmed, mustsMissing, contradictions, doubts, near, misplaced }) => ({
+      sheet: sheet.id,
+      name: sheet.names.common,
+      tier: sheet.tier,
+      fits,
+      allowed,
+      mustsConfirmed,
+      mustsMissing: mustsMissing.map((must) => must.character),
+      missing: mustsMissing,
+      contradictions,
+      doubts,
+      ...(near === undefined ? {} : { near }),
+      misplaced,
+    }),
+  );
 }

@@ -61,6 +61,7 @@ export { changeWords } from "./find/change-words.ts";
 export * from "./find/edits.ts";
 export * from "./find/entry.ts";
 export { findJsonSchema } from "./find/json-schema.ts";
+export { dangerNeighbours, soughtNeighbours } from "./find/neighbours.ts";
 export * from "./find/parse.ts";
 export { type Differing, differences } from "./find/put-together.ts";
 export * from "./find/schema.ts";
@@ -80,7 +81,7 @@ export {
 } from "./formats/convert.ts";
 export { printCalendar } from "./formats/ics.ts";
 export { PLACE_KINDS, type PlaceKind, withPlace } from "./formats/places.ts";
-export { AGES_MUST } from "./judge/candidates.ts";
+export { AGES_MUST, type OddCharacter, SEASON_MUST } from "./judge/candidates.ts";
 export { carefulUnion } from "./judge/careful-union.ts";
 export { DEFAULT_RULES, type RulesInForce, rulesOf } from "./judge/condition.ts";
 export type { MaskUse, Point } from "./judge/contradictions.ts";
@@ -91,6 +92,7 @@ export {
   type BodyVerdict,
   CONDITION_WORDS,
   type ConditionCode,
+  type Handling,
   PRINT_HOURS,
   type Reason,
   VERDICTS,
@@ -128,6 +130,15 @@ export { type Cover, type CoverProblem, cheapestCover, type Demand } from "./nex
 export { testWords } from "./next/field-tests.ts";
 export { type IfWrong, ifWrong, type Nearer } from "./next/if-wrong.ts";
 export { type CannotSettle, coverProblemOf, type Plan, type PlannedTest } from "./next/plan.ts";
+export {
+  closingLine,
+  type Described,
+  describedSchema,
+  type Group,
+  groupOf,
+  judgeDescribed,
+  type Outcome,
+} from "./study/described.ts";
 export { type Ending as StudyEnding, followAdvice } from "./study/follow.ts";
 export type { Chance, Day } from "./study/specimen.ts";
 export { type Disagreement, disagreements } from "./troop/disagreements.ts";

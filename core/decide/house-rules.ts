@@ -96,6 +96,22 @@ export const HOUSE_RULES: readonly HouseRule[] = [
     ],
   },
   {
+    rule: "foreignSickeners",
+    matter: "Sickeners of other continents",
+    schools: [
+      {
+        value: "count",
+        name: "count all of them",
+        reason: "Kinds travel with timber and plants, and nobody in their first years should have to know which.",
+      },
+      {
+        value: "aside",
+        name: "set aside where the region is told",
+        reason: "They are named and not hidden; deadly and serious kinds are never set aside.",
+      },
+    ],
+  },
+  {
     rule: "dirtyGround",
     matter: "Town, verge, graveyard",
     schools: [
@@ -127,6 +143,7 @@ export const FIRST_YEARS: Rules = {
   dirtyGround: "never",
   larvae: "none",
   distance: 3,
+  foreignSickeners: "count",
 };
 
 /** Whether a value of a rule is the default. */

@@ -2,9 +2,10 @@ import { expect } from "chai";
 import fc from "fast-check";
 import { finds } from "../tests/arbitraries.ts";
 import { canonicalBody, canonicalFind, canonicalJson } from "./canonical.ts";
+import { dangerNeighbours, soughtNeighbours } from "./neighbours.ts";
 import { parseFind } from "./parse.ts";
 import { findSchema } from "./schema.ts";
-import { areNeighbours, CHARACTER_IDS, definitionOf } from "./vocabulary.ts";
+import { CHARACTER_IDS, definitionOf, isHardLook } from "./vocabulary.ts";
 import { CHARACTER_WORDS, FAMILY_WORDS, stateWords, wordList } from "./words.ts";
 
 describe("one spelling for one record", () => {
@@ -53,28 +54,66 @@ describe("words", () => {
 });
 
 describe("the vocabulary", () => {
-  it("knows the pairs that people mix up, both ways round, and no others", () => {
-    // common practice: white and cream, buff and pale yellow, aniseed, almond and coumarin, pinkish and brownish
-    for (const [one, other] of [
-      ["white", "cream"],
-      ["buff", "yellow"],
-      ["aniseed", "almond"],
-      ["almond", "coumarin"],
-      ["aniseed", "coumarin"],
-      ["pink", "brown"],
+  it("knows what people take for each other in a danger, both ways round, and no others", () => {
+    // common practice, no source
+    for (const [character, one, other] of [
+      ["gill-colour", "white", "cream"],
+      ["gill-colour", "buff", "yellow"],
+      ["gill-colour", "brown", "rust-brown"],
+      ["gill-colour", "clay-brown", "rust-brown"],
+      ["gill-colour", "lilac", "purple-grey"],
+      ["spore-print", "chocolate-brown", "purple-brown"],
+      ["spore-print", "clay-brown", "ochre"],
+      ["gill-colour", "pink", "brown"],
+      ["smell", "aniseed", "almond"],
+      ["smell", "aniseed", "coumarin"],
+      ["smell", "none", "mushroomy"],
+      ["ring", "skirt", "grooved-skirt"],
+      ["ring", "remnants", "none"],
+      ["base", "bulb", "abrupt-bulb"],
+      ["base", "clasping-rim", "sac"],
+      ["stain-base", "none", "faint-yellow"],
+      ["stain-pores", "slight-blue", "strong-blue"],
+      ["gill-attachment", "adnexed", "notched"],
+      ["cap-margin", "plain", "incurved"],
     ] as const) {
-      expect(areNeighbours(one, other)).to.equal(true);
-      expect(areNeighbours(other, one)).to.equal(true);
+      expect(dangerNeighbours(character, one), `${character}: ${one}`).to.include(other);
+      expect(dangerNeighbours(character, other), `${character}: ${other}`).to.include(one);
     }
-    for (const [one, other] of [
-      ["white", "pink"],
-      ["pink", "chocolate-brown"],
-      ["white", "buff"],
-      ["pink", "rust-brown"],
-      ["none", "faint-yellow"],
+    for (const [character, one, other] of [
+      ["gill-colour", "white", "pink"],
+      ["gill-colour", "pink", "chocolate-brown"],
+      ["gill-colour", "white", "buff"],
+      ["spore-print", "pink", "rust-brown"],
+      ["stain-rub", "none", "faint-yellow"],
+      ["base", "plain", "bulb"],
+      ["latex", "none", "white"],
+      ["gill-attachment", "adnate", "decurrent"],
     ] as const)
-      expect(areNeighbours(one, other), `${one} and ${other}`).to.equal(false);
+      expect(dangerNeighbours(character, one), `${character}: ${one} and ${other}`).not.to.include(other);
   });
+
+  it("lets words for a curve or a shade pass in a sought kind, and nothing that is hard", () => {
+    expect(soughtNeighbours("cap-margin", "inrolled")).to.include("plain");
+    expect(soughtNeighbours("cap-shape", "umbonate")).to.include("convex");
+    expect(soughtNeighbours("cap-colour", "buff")).to.include("ochre");
+    for (const id of CHARACTER_IDS)
+      for (const state of definitionOf(id).states)
+        if (definitionOf(id).hard || id === "gill-colour")
+          expect(soughtNeighbours(id, state), `${id}: ${state}`).to.deep.equal([]);
+  });
+
+  it("counts as hard the gills only of grown bodies, and a stem only where it snapped like chalk", () => {
+    expect(isHardLook("gill-colour", "young", ["pink"])).to.equal(false);
+    expect(isHardLook("gill-colour", "mature", ["pink"])).to.equal(true);
+    expect(isHardLook("stem-texture", "mature", ["chalk-brittle"])).to.equal(true);
+    expect(isHardLook("stem-texture", "mature", ["fibrous"])).to.equal(false);
+    for (const soft of ["ring-colour", "ring-place", "gill-spacing", "short-gills", "gill-texture"] as const)
+      expect(isHardLook(soft, "mature", []), soft).to.equal(false);
+    for (const hard of ["base", "ring", "underside", "gill-attachment", "spore-print", "stain-cut", "latex"] as const)
+      expect(isHardLook(hard, "mature", []), hard).to.equal(true);
+  });
+
   it("lists no state twice and has no taste", () => {
     for (const id of CHARACTER_IDS)
       expect(new Set(definitionOf(id).states).size, id).to.equal(definitionOf(id).states.length);

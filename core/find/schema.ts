@@ -78,6 +78,7 @@ export const rulesSchema = z.strictObject({
   dirtyGround: z.enum(["never", "judged"]).optional(),
   larvae: z.enum(["none", "few", "trim"]).optional(),
   distance: z.literal([2, 3]).optional(),
+  foreignSickeners: z.enum(["aside", "count"]).optional(),
 });
 
 export const observerSchema = z.strictObject({

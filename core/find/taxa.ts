@@ -14,13 +14,22 @@ const REGISTER: Record<Tier, string> = {
   deadly: `amanita-phalloides amanita-virosa amanita-bisporigera amanita-ocreata amanita-verna amanita-smithiana
     galerina-marginata pholiotina-rugosa lepiota-brunneoincarnata lepiota-subincarnata cortinarius-rubellus
     cortinarius-orellanus gyromitra-esculenta paxillus-involutus inosperma-erubescens clitocybe-rivulosa
-    russula-subnigricans pleurocybella-porrigens trichoderma-cornu-damae`,
+    russula-subnigricans pleurocybella-porrigens trichoderma-cornu-damae amanita-fuliginea amanita-subjunquillea
+    amanita-exitialis amanita-proxima amanita-marmorata galerina-sulciceps lepiota-castanea trogia-venenata
+    clitocybe-phyllophila`,
   serious: `amanita-pantherina amanita-muscaria amanita-gemmata amanita-crenulata amanita-brunnescens amanita-spreta
     amanita-volvata entoloma-sinuatum omphalotus-illudens rubroboletus-satanas tricholoma-equestre
     tricholoma-pardinum inocybe-group cortinarius-violet-group chlorophyllum-molybdites hypholoma-fasciculare
-    lepiota-cristata`,
+    lepiota-cristata amanita-regalis amanita-abrupta omphalotus-japonicus entoloma-rhodopolium
+    paralepistopsis-amoenolens hapalopilus-rutilans mycena-pura psilocybe-cyanescens panaeolus-group
+    neoboletus-venenatus boletus-huronensis chlorophyllum-venenatum sarcosphaera-coronaria gyromitra-brunnea
+    rubroboletus-pulcherrimus`,
   sickener: `verpa-bohemica agaricus-xanthodermus agaricus-hondensis gymnopilus-junonius lactarius-torminosus
-    russula-emetica scleroderma-citrinum hygrophoropsis-aurantiaca amanita-citrina`,
+    russula-emetica scleroderma-citrinum hygrophoropsis-aurantiaca amanita-citrina hebeloma-group
+    tricholoma-ustale tricholoma-virgatum tricholoma-album turbinellus-floccosus lactarius-helvus
+    caloboletus-calopus echinoderma-asperum agaricus-californicus agaricus-placomyces stropharia-coronilla
+    phaeolepiota-aurea phaeolus-schweinitzii meripilus-giganteus ramaria-formosa russula-nobilis russula-foetens
+    hypholoma-marginatum pholiota-squarrosa cortinarius-infractus`,
   edible: `agaricus-campestris agaricus-arvensis agaricus-crocodilinus agaricus-augustus agaricus-sylvicola
     agaricus-bitorquis macrolepiota-procera amanita-caesarea amanita-jacksonii volvariella-volvacea
     kuehneromyces-mutabilis flammulina-velutipes pleurotus-ostreatus stropharia-rugosoannulata
@@ -28,12 +37,19 @@ const REGISTER: Record<Tier, string> = {
     russula-cyanoxantha russula-virescens lactarius-deliciosus lactifluus-volemus cantharellus-cibarius
     cantharellus-lateritius cantharellus-subalbidus cantharellus-cinnabarinus craterellus-tubaeformis
     craterellus-cornucopioides hydnum-repandum boletus-edulis boletus-rubriceps boletus-barrowsii imleria-badia
-    coprinus-comatus calvatia-gigantea lycoperdon-perlatum`,
+    coprinus-comatus calvatia-gigantea lycoperdon-perlatum sparassis-crispa fistulina-hepatica grifola-frondosa
+    hericium-erinaceus tricholoma-matsutake russula-xerampelina russula-vesca butyriboletus-appendiculatus
+    laccaria-amethystina cuphophyllus-pratensis`,
   conditional: `chlorophyllum-rhacodes leucoagaricus-leucothites amanita-rubescens amanita-fulva amanita-crocea
     volvopluteus-gloiocephalus armillaria-mellea hypholoma-lateritium agrocybe-praecox clitocybe-nebularis
     lepista-nuda lepista-personata tricholoma-terreum leccinum-group suillus-luteus morchella-esculenta
-    coprinopsis-atramentaria laetiporus-sulphureus trametes-versicolor fomitopsis-betulina`,
-  inedible: "amanita-excelsa tylopilus-felleus trametes-betulina stereum-hirsutum",
+    coprinopsis-atramentaria laetiporus-sulphureus trametes-versicolor fomitopsis-betulina
+    tricholoma-portentosum amanita-calyptroderma amanita-vaginata xerocomellus-chrysenteron
+    neoboletus-luridiformis suillus-grevillei lyophyllum-decastes cyclocybe-aegerita hypholoma-capnoides
+    hypomyces-lactifluorum hygrophorus-russula auricularia-auricula-judae sarcomyxa-serotina lentinula-edodes
+    lepista-flaccida ampulloclitocybe-clavipes`,
+  inedible: `amanita-excelsa tylopilus-felleus trametes-betulina stereum-hirsutum leratiomyces-ceres sarcodon-scabrosus
+    chalciporus-piperatus collybiopsis-peronata`,
 };
 
 const TIER_OF = new Map<string, Tier>();

@@ -25,17 +25,6 @@ export const FAMILIES = [
 ] as const;
 export type Family = (typeof FAMILIES)[number];
 
-/** Families whose contradictions are hard: one of them is needed before a danger is ruled out. */
-export const HARD_FAMILIES: ReadonlySet<Family> = new Set<Family>([
-  "base",
-  "ring",
-  "underside",
-  "gill-structure",
-  "spore-colour",
-  "flesh",
-  "latex",
-]);
-
 const CAP_COLOURS = [
   "white",
   "cream",
@@ -55,6 +44,8 @@ const CAP_COLOURS = [
   "purple",
   "blue",
   "black",
+  "ochre",
+  "tawny",
 ] as const;
 
 const STAINS = [
@@ -73,6 +64,33 @@ const STAINS = [
   "lilac",
 ] as const;
 
+const SMELLS = [
+  "mushroomy",
+  "aniseed",
+  "almond",
+  "chemical",
+  "mealy",
+  "rancid",
+  "radish",
+  "floral",
+  "fruity-apricot",
+  "fishy",
+  "honey",
+  "garlic",
+  "urine",
+  "soapy",
+  "coconut",
+  "smoky",
+  "nutty",
+  "sweet",
+  "litter",
+  "glue",
+  "coumarin",
+  "pleasant-unnamed",
+  "unpleasant-unnamed",
+  "none",
+] as const;
+
 /** One thing that can be looked at. */
 export interface CharacterDefinition {
   readonly family: Family;
@@ -82,16 +100,25 @@ export interface CharacterDefinition {
   readonly many: boolean;
   /** What is true of it changes with the age of the body. */
   readonly byAge: boolean;
+  /** Its contradiction can carry a "ruled out"; the rest are soft. See `isHardLook` for those that are so at times only. */
+  readonly hard: boolean;
   readonly states: readonly string[];
 }
 
 function character(
   of: "site" | "body",
   family: Family,
-  flags: "" | "many" | "age" | "age many",
+  flags: "" | "many" | "age" | "age many" | "hard" | "many hard" | "age hard" | "age many hard",
   states: readonly string[],
 ): CharacterDefinition {
-  return { of, family, many: flags.includes("many"), byAge: flags.includes("age"), states };
+  return {
+    of,
+    family,
+    many: flags.includes("many"),
+    byAge: flags.includes("age"),
+    hard: flags.includes("hard"),
+    states,
+  };
 }
 
 /** Every character with its family and its states, in the order of handling. */
@@ -113,6 +140,7 @@ export const CHARACTERS = {
     "forest-track-side",
     "roadside",
     "graveyard",
+    "orchard",
   ]),
   substrate: character("site", "growth", "many", [
     "soil",
@@ -128,6 +156,7 @@ export const CHARACTERS = {
     "dung",
     "burnt-soil",
     "compost",
+    "straw",
   ]),
   host: character("site", "growth", "many", [
     "oak",
@@ -152,6 +181,16 @@ export const CHARACTERS = {
     "hemlock-conifer",
     "eucalyptus",
     "none-near",
+    "yew",
+    "cypress",
+    "hawthorn",
+    "madrone",
+    "horse-chestnut",
+    "robinia",
+    "cherry",
+    "apple",
+    "palm",
+    "bamboo",
   ]),
   growth: character("site", "growth", "many", [
     "single",
@@ -163,7 +202,7 @@ export const CHARACTERS = {
     "overlapping-shelves",
   ]),
 
-  underside: character("body", "underside", "", [
+  underside: character("body", "underside", "age hard", [
     "gills",
     "ridges",
     "pores",
@@ -173,7 +212,7 @@ export const CHARACTERS = {
     "honeycomb",
     "lobed",
   ]),
-  "gill-fold": character("body", "underside", "", ["folds-over", "stays-put"]),
+  "gill-fold": character("body", "underside", "hard", ["folds-over", "stays-put"]),
   "underside-colour": character("body", "underside", "age many", [
     "white",
     "cream",
@@ -188,7 +227,7 @@ export const CHARACTERS = {
     "purple",
     "black",
   ]),
-  "gill-attachment": character("body", "gill-structure", "", [
+  "gill-attachment": character("body", "gill-structure", "hard", [
     "free",
     "collared",
     "adnexed",
@@ -217,6 +256,8 @@ export const CHARACTERS = {
     "chocolate-brown",
     "black",
   ]),
+  "pore-drops": character("body", "underside", "", ["none", "milky", "amber", "clear"]),
+  "cap-joint": character("body", "gill-structure", "hard", ["grown-on", "half-free", "hangs-free", "lobes-joined"]),
   "pore-colour": character("body", "underside", "age many", [
     "white",
     "cream",
@@ -226,8 +267,9 @@ export const CHARACTERS = {
     "red",
     "pinkish",
     "brown",
+    "grey",
   ]),
-  "spore-print": character("body", "spore-colour", "", [
+  "spore-print": character("body", "spore-colour", "hard", [
     "white",
     "cream",
     "ochre",
@@ -295,7 +337,7 @@ export const CHARACTERS = {
     "sheets",
     "powder",
   ]),
-  ring: character("body", "ring", "age many", [
+  ring: character("body", "ring", "age many hard", [
     "none",
     "closed",
     "skirt",
@@ -310,7 +352,9 @@ export const CHARACTERS = {
     "cobweb",
     "remnants",
   ]),
+  "veil-in-section": character("body", "ring", "hard", ["spans", "none"]),
   "ring-colour": character("body", "ring", "many", [...CAP_COLOURS, "rust"]),
+  "ring-edge": character("body", "ring", "many", ["even", "toothed", "coloured-edge", "scales-beneath"]),
   "ring-place": character("body", "ring", "", ["high", "middle", "low"]),
   "stem-surface": character("body", "stem", "age many", [
     "smooth",
@@ -329,7 +373,7 @@ export const CHARACTERS = {
   "stem-inside": character("body", "stem", "", ["solid", "stuffed", "hollow", "chambered"]),
   "stem-texture": character("body", "stem", "age", ["fibrous", "chalk-brittle", "tough", "cartilage"]),
   "stem-colour": character("body", "stem", "age many", CAP_COLOURS),
-  base: character("body", "base", "", [
+  base: character("body", "base", "hard", [
     "plain",
     "tapered",
     "rooting",
@@ -340,8 +384,19 @@ export const CHARACTERS = {
     "scaly-rings",
     "sac",
     "fused",
+    // brackets and puffballs have no foot: looked, and there is none
+    "side-attached",
+    "sits-on-ground",
   ]),
-  "flesh-colour": character("body", "flesh", "many", [
+  "sac-colour": character("body", "base", "many", CAP_COLOURS),
+  "foot-threads": character("body", "base", "many", [
+    "none",
+    "white-threads",
+    "white-cords",
+    "bootlaces",
+    "coloured-threads",
+  ]),
+  "flesh-colour": character("body", "flesh", "many hard", [
     "white",
     "cream",
     "yellow",
@@ -351,15 +406,18 @@ export const CHARACTERS = {
     "wine-red",
     "purple",
     "marbled",
+    "lilac",
   ]),
-  "stain-cut": character("body", "flesh", "many", STAINS),
-  "stain-stem": character("body", "flesh", "many", STAINS),
-  "stain-base": character("body", "flesh", "many", STAINS),
-  "stain-rub": character("body", "flesh", "many", STAINS),
-  "stain-pores": character("body", "flesh", "many", STAINS),
-  "stain-ring": character("body", "flesh", "many", STAINS),
+  "stain-cut": character("body", "flesh", "many hard", STAINS),
+  "stain-stem": character("body", "flesh", "many hard", STAINS),
+  "stain-base": character("body", "flesh", "many hard", STAINS),
+  "stain-rub": character("body", "flesh", "many hard", STAINS),
+  "stain-pores": character("body", "flesh", "many hard", STAINS),
+  "stain-ring": character("body", "flesh", "many hard", STAINS),
+  "stain-gills": character("body", "flesh", "many hard", STAINS),
+  "stain-heated": character("body", "flesh", "many hard", STAINS),
   "stain-speed": character("body", "flesh", "", ["at-once", "within-a-minute", "slow"]),
-  latex: character("body", "latex", "many", [
+  latex: character("body", "latex", "many hard", [
     "none",
     "white",
     "orange",
@@ -368,33 +426,9 @@ export const CHARACTERS = {
     "turning-green",
     "turning-lilac",
   ]),
-  smell: character("body", "smell", "age many", [
-    "mushroomy",
-    "aniseed",
-    "almond",
-    "chemical",
-    "mealy",
-    "rancid",
-    "radish",
-    "floral",
-    "fruity-apricot",
-    "fishy",
-    "honey",
-    "garlic",
-    "urine",
-    "soapy",
-    "coconut",
-    "smoky",
-    "nutty",
-    "sweet",
-    "litter",
-    "glue",
-    "coumarin",
-    "pleasant-unnamed",
-    "unpleasant-unnamed",
-    "none",
-  ]),
-  bisection: character("body", "underside", "", [
+  smell: character("body", "smell", "age many", SMELLS),
+  "smell-heated": character("body", "smell", "many", SMELLS),
+  bisection: character("body", "underside", "age hard", [
     "uniform-white",
     "embryo-outline",
     "dark-inside",
@@ -494,22 +528,17 @@ export function isStain(id: string): boolean {
   return id.startsWith("stain-") && id !== "stain-speed";
 }
 
-const NEIGHBOUR_PAIRS: readonly (readonly [string, string])[] = [
-  ["white", "cream"],
-  ["buff", "yellow"],
-  ["aniseed", "almond"],
-  ["almond", "coumarin"],
-  ["aniseed", "coumarin"],
-  ["pink", "brown"],
-  ["pinkish", "brown"],
-];
-
-/** States that people mix up (white and cream, aniseed and almond): they never contradict each other. */
-export function areNeighbours(one: string, other: string): boolean {
-  return NEIGHBOUR_PAIRS.some(([a, b]) => (a === one && b === other) || (a === other && b === one));
+/**
+ * Whether a contradiction by this character counts as hard on a body of this age and with these states. The colour of
+ * gills is so only once they are ripe, the breaking of a stem only where it snapped like chalk.
+ */
+export function isHardLook(id: CharacterId, age: Age | undefined, states: readonly string[]): boolean {
+  if (id === "gill-colour") return age === "mature" || age === "old";
+  if (id === "stem-texture") return states.every((state) => state === "chalk-brittle");
+  return definitionOf(id).hard;
 }
 
-/** The states that people mix up with this one. */
-export function neighboursOf(state: string): readonly string[] {
-  return NEIGHBOUR_PAIRS.flatMap(([a, b]) => (a === state ? [b] : b === state ? [a] : []));
+/** Whether a character can ever be hard: what a plan may hope for. */
+export function canBeHard(id: CharacterId): boolean {
+  return definitionOf(id).hard || id === "gill-colour" || id === "stem-texture";
 }

@@ -15,6 +15,7 @@ export const DEFAULT_RULES: RulesInForce = {
   dirtyGround: "never",
   larvae: "few",
   distance: 2,
+  foreignSickeners: "aside",
 };
 
 /** The rules of a find, what is left out at its default. */
@@ -28,6 +29,7 @@ export function rulesOf(find: Find): RulesInForce {
     dirtyGround: given.dirtyGround ?? DEFAULT_RULES.dirtyGround,
     larvae: given.larvae ?? DEFAULT_RULES.larvae,
     distance: given.distance ?? DEFAULT_RULES.distance,
+    foreignSickeners: given.foreignSickeners ?? DEFAULT_RULES.foreignSickeners,
   };
 }
 

@@ -1,17 +1,10 @@
 /** Whether a look agrees with a sheet, contradicts it, or is hidden from saying either. */
 
-import {
-  AGES,
-  type Age,
-  type CharacterId,
-  definitionOf,
-  type Family,
-  HARD_FAMILIES,
-  neighboursOf,
-} from "../find/vocabulary.ts";
+import { dangerNeighbours, soughtNeighbours } from "../find/neighbours.ts";
+import { AGES, type Age, type CharacterId, definitionOf, type Family, isHardLook } from "../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
 import type { AgeTable, Sheet } from "../knowledge/sheet.ts";
-import type { Tables } from "../knowledge/tables.ts";
+import { bitsOf, type Tables } from "../knowledge/tables.ts";
 import type { Look } from "./looks.ts";
 import { type Conditions, canHide, type Mask, masksInForce, ownMasksInForce } from "./masks.ts";
 
@@ -58,12 +51,12 @@ export function agreementOf(
   conditions: Conditions | undefined,
   every: boolean,
 ): Agreement {
-  const listed = listedAt(sheet.characters[look.character], age);
+  const listed = listedAt(sheet.characters[look.character], look.character, age);
   if (listed === undefined) return SILENT;
   const all = every && look.body !== "site";
-  // plain loops, since this is asked for every look and every sheet
+  const accepted = every ? listed.acceptedOfSought : listed.acceptedOfDangers;
   let plain = 0;
-  for (const state of look.states) if (listed.accepted.has(state) || saysNothing(state, every)) plain += 1;
+  for (const state of look.states) if (accepted.has(state) || saysNothing(state, every)) plain += 1;
   if (all ? plain === look.states.length : plain > 0) return AGREES;
   const masks = [...masksInForce(look, conditions), ...ownMasksInForce(sheet, look, conditions)];
   return masks.length === 0 ? CONTRADICTS : throughMasks(listed, look, masks, every, all);
@@ -71,8 +64,9 @@ export function agreementOf(
 
 /** Whether the states that do not fit plainly can be reached from listed ones through masks. */
 function throughMasks(listed: Listed, look: Look, masks: readonly Mask[], every: boolean, all: boolean): Agreement {
+  const accepted = every ? listed.acceptedOfSought : listed.acceptedOfDangers;
   const hidden = look.states
-    .filter((state) => !listed.accepted.has(state) && !saysNothing(state, every))
+    .filter((state) => !accepted.has(state) && !saysNothing(state, every))
     .map((state) => masks.filter((mask) => listed.states.some((truth) => canHide(mask, truth, state))));
   const agreed = all ? hidden.every((used) => used.length > 0) : hidden.some((used) => used.length > 0);
   return agreed
@@ -83,28 +77,38 @@ function throughMasks(listed: Listed, look: Look, masks: readonly Mask[], every:
 /** What a sheet lists of a character at an age, and what fits it: the listed states and those mixed up with them. */
 interface Listed {
   readonly states: readonly string[];
-  readonly accepted: ReadonlySet<string>;
+  readonly acceptedOfDangers: ReadonlySet<string>;
+  readonly acceptedOfSought: ReadonlySet<string>;
 }
 
 /** Sheets never change once they are shelved, so what they list is worked out once a character and age. */
 const LISTED = new WeakMap<AgeTable, Map<Age | undefined, Listed | undefined>>();
 
 /** A body of unknown age may be of any; an age of which a sheet says nothing leaves it silent. */
-function listedAt(byAge: AgeTable | undefined, age: Age | undefined): Listed | undefined {
+function listedAt(byAge: AgeTable | undefined, character: CharacterId, age: Age | undefined): Listed | undefined {
   if (byAge === undefined) return undefined;
   let byOneAge = LISTED.get(byAge);
   if (byOneAge === undefined) {
-    byOneAge = new Map([...AGES, undefined].map((one) => [one, listing(byAge, one === undefined ? AGES : [one])]));
+    byOneAge = new Map(
+      [...AGES, undefined].map((one) => [one, listing(byAge, character, one === undefined ? AGES : [one])]),
+    );
     LISTED.set(byAge, byOneAge);
   }
   return byOneAge.get(age);
 }
 
-function listing(byAge: AgeTable, ages: readonly Age[]): Listed | undefined {
+function listing(byAge: AgeTable, character: CharacterId, ages: readonly Age[]): Listed | undefined {
   const tables = ages.map((age) => byAge[age]).filter((table) => table !== undefined);
   if (tables.length < ages.length) return undefined;
   const states = [...new Set(tables.flatMap((table) => Object.keys(table)))];
-  return { states, accepted: new Set([...states, ...states.flatMap(neighboursOf)]) };
+  const common = states.filter((state) =>
+    tables.some((table) => table[state] !== undefined && table[state] !== "rare"),
+  );
+  return {
+    states,
+    acceptedOfDangers: new Set([...states, ...common.flatMap((state) => dangerNeighbours(character, state))]),
+    acceptedOfSought: new Set([...states, ...states.flatMap((state) => soughtNeighbours(character, state))]),
+  };
 }
 
 /** A pleasant smell that nobody can name says nothing; an unpleasant one is never evidence against a danger. */
@@ -116,7 +120,9 @@ export function saysNothing(state: string, sought: boolean): boolean {
 export function pointsOf(tables: Tables, look: Look, age: Age | undefined): (row: number) => Point {
   const { character, body } = look;
   const { family } = definitionOf(character);
-  const hard = HARD_FAMILIES.has(family);
+  const hardAnyway = isHardLook(character, age, look.states);
+  const never = tables.never(character);
+  const seenBits = bitsOf(character, look.states);
   const seen = seenWords(look);
   const { words } = tables.column(character, age);
   return (row) => {
@@ -125,6 +131,7 @@ export function pointsOf(tables: Tables, look: Look, age: Age | undefined): (row
       has = listedWords(tables.sheets[row], character, age);
       words[row] = has;
     }
+    const hard = hardAnyway || (never !== undefined && (seenBits & ~(never[row] ?? 0)) === 0);
     return { family, character, body, hard, text: seen + has };
   };
 }
@@ -145,9 +152,14 @@ function seenWords(look: Look): string {
   return words;
 }
 
+/** What a sheet lists of a character at an age. */
+export function listedStates(sheet: Sheet, character: CharacterId, age: Age | undefined): readonly string[] {
+  return listedAt(sheet.characters[character], character, age)?.states ?? [];
+}
+
 /** What a kind has instead, with its name. */
 function listedWords(sheet: Sheet | undefined, character: CharacterId, age: Age | undefined): string {
-  const listed = listedAt(sheet?.characters[character], age)?.states ?? [];
+  const listed = listedAt(sheet?.characters[character], character, age)?.states ?? [];
   const has = wordList(listed.slice(0, 4).map((state) => stateWords(character, state)));
   return `${sheet?.names.common} has ${has}${listed.length > 4 ? " and others" : ""}`;
 }

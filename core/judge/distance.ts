@@ -1,13 +1,13 @@
 /** How many separate mistakes away every danger is from one body. */
-import type { CharacterId } from "../find/vocabulary.ts";
+import { type CharacterId, isHardLook } from "../find/vocabulary.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import { countBits, type Tables } from "../knowledge/tables.ts";
 import { type MaskUse, maskUse, type Point, pointsOf } from "./contradictions.ts";
-import { familyBit, familyBitOf, HARD_BITS } from "./families.ts";
+import { familyBit, familyBitOf } from "./families.ts";
 import type { Look } from "./looks.ts";
 import { type BodyScene, type Inherited, undoesQuickLook } from "./scene.ts";
 import { sizePoints, weighSizes } from "./sizes.ts";
-import { AGREES, CONTRADICTS, MASKED, masksBehind, type Weighing, weigh } from "./weigh.ts";
+import { AGREES, isAgainst, MASKED, masksBehind, NEVER, type Weighing, weigh } from "./weigh.ts";
 
 export const STATUSES = ["stands", "one-mistake", "two-mistakes", "ruled-out"] as const;
 /**
@@ -47,24 +47,43 @@ export interface BodyWeighing {
   /** Number of the borrowed look that is granted, from one; zero where none is. */
   readonly granted: Uint8Array;
   readonly families: Uint16Array;
+  /** Families in which something that the danger never shows was looked at twice: they count twice. */
+  readonly twice: Uint16Array;
   readonly hard: Uint8Array;
 }
 
-/** Weighs what the site and one body show against all dangers. @param site the site's looks, weighed once for the find */
+/** The looks of one body, weighed. */
+export interface WeighedBody {
+  readonly body: BodyScene;
+  readonly looks: readonly WeighedLook[];
+}
+
+/** Weighs the looks of one body against all dangers, each by itself. */
+export function weighLooks(dangers: Tables, body: BodyScene): WeighedBody {
+  return { body, looks: [...body.looks.values()].map((look) => weighedLook(dangers, look, body)) };
+}
+
+/**
+ * Weighs what the site and one body show against all dangers.
+ * @param site the site's looks, weighed once for the find
+ * @param others the other bodies: what a danger never shows counts twice where it was looked at on two of them
+ */
 export function weighBody(
   dangers: Tables,
   site: readonly WeighedLook[],
-  body: BodyScene,
+  { body, looks: mine }: WeighedBody,
+  others: readonly WeighedBody[],
   inherited: readonly Inherited[],
 ): BodyWeighing {
   const size = dangers.sheets.length;
-  const mine = [...body.looks.values()].map((look) => weighedLook(dangers, look, body));
   const looks = [...site, ...mine];
   const borrowed = inherited.map(({ look, from }) => weighedLook(dangers, look, from));
   const own = new Uint16Array(size);
   /** Families with more than one point, and families with a point of which the quick look depends. */
   const several = new Uint16Array(size);
   const fragile = new Uint16Array(size);
+  const twice = new Uint16Array(size);
+  const never = new Uint16Array(size);
   const hard = new Uint8Array(size);
   const add = (row: number, bit: number) => {
     several[row] = (several[row] ?? 0) | ((own[row] ?? 0) & bit);
@@ -78,59 +97,79 @@ export function weighBody(
     if (!look.sure) continue;
     const bit = familyBitOf(look.character);
     const undoes = undoesQuickLook(body, restsOn(body, look.character)) ? bit : 0;
+    const isHard = isHardLook(look.character, body.body.age, look.states) ? 1 : 0;
+    const again = others.flatMap((other) =>
+      other.looks.filter((one) => one.look.character === look.character && one.look.sure),
+    );
     for (let row = 0; row < size; row += 1) {
-      if (weighing[row] !== CONTRADICTS) continue;
+      const kind = weighing[row];
+      if (!isAgainst(kind)) continue;
       add(row, bit);
       fragile[row] = (fragile[row] ?? 0) | undoes;
+      hard[row] = (hard[row] ?? 0) | isHard;
+      if (kind !== NEVER) continue;
+      hard[row] = 1;
+      // gills and print are one family, and two looks: two slips would be needed here as well
+      if (((never[row] ?? 0) & bit) !== 0) twice[row] = (twice[row] ?? 0) | bit;
+      never[row] = (never[row] ?? 0) | bit;
+      if (look.repeated || again.some((one) => one.weighing[row] === NEVER)) twice[row] = (twice[row] ?? 0) | bit;
     }
   }
+  joinLooks(body, mine, own, several);
   const families = Uint16Array.from(own);
-  const granted = grantedLooks(borrowed, own, several, fragile);
+  const granted = grantedLooks(borrowed, own, several, fragile, hard);
   for (let row = 0; row < size; row += 1) {
     const lent = borrowed[(granted[row] ?? 0) - 1];
-    if (lent !== undefined) families[row] = (families[row] ?? 0) | familyBitOf(lent.look.character);
+    if (lent === undefined) continue;
+    families[row] = (families[row] ?? 0) | familyBitOf(lent.look.character);
+    if (isHardLook(lent.look.character, lent.at?.body.age, lent.look.states)) hard[row] = 1;
   }
-  joinRingAndGills(body, looks, borrowed, families, several);
-  for (let row = 0; row < size; row += 1) if (((families[row] ?? 0) & HARD_BITS) !== 0) hard[row] = 1;
-  return { dangers, body, looks, borrowed, own, granted, families, hard };
+  return { dangers, body, looks, borrowed, own, granted, families, twice, hard };
 }
-
-const RING = familyBit("ring");
-const RING_AND_GILLS = RING | familyBit("spore-colour");
 
 /** The look that a look stands or falls with: young gills count only where the veil was seen open. */
 export function restsOn(body: BodyScene, character: CharacterId): CharacterId {
   return character === "gill-colour" && body.body.age === "young" ? "ring" : character;
 }
 
-/**
- * Drops the gill colour where all that speaks against a danger is the ring of a young body, and gills that count only
- * because that ring was looked at: one slip at the ring would undo both, so they are one mistake. A print taken over
- * from another body stands in for the gills, as long as the quick look does not rest on that ring as well.
- */
-function joinRingAndGills(
-  body: BodyScene,
-  looks: readonly WeighedLook[],
-  borrowed: readonly WeighedLook[],
-  families: Uint16Array,
-  several: Uint16Array,
-): void {
-  const find = (character: CharacterId) => looks.find(({ look }) => look.character === character && look.sure);
-  const ring = find("ring");
-  const gills = find("gill-colour");
-  if (body.body.age !== "young" || ring === undefined || gills === undefined) return;
-  const print = undoesQuickLook(body, "ring")
-    ? undefined
-    : borrowed.find(({ look }) => look.character === "spore-print");
-  for (let row = 0; row < families.length; row += 1)
-    if (
-      families[row] === RING_AND_GILLS &&
-      ((several[row] ?? 0) & RING_AND_GILLS) === 0 &&
-      ring.weighing[row] === CONTRADICTS &&
-      gills.weighing[row] === CONTRADICTS &&
-      print?.weighing[row] !== CONTRADICTS
-    )
-      families[row] = RING;
+/** Two looks that are one thing to the eye: the second is dropped where the first speaks against a danger as well. */
+interface Joined {
+  readonly kept: CharacterId;
+  readonly dropped: CharacterId;
+  readonly when: (body: BodyScene, kept: Look, dropped: Look) => boolean;
+}
+
+const shows = (look: Look, ...states: string[]): boolean => look.states.some((state) => states.includes(state));
+
+const JOINED: readonly Joined[] = [
+  // one slip at a young ring would undo the gills that it hides as well
+  { kept: "ring", dropped: "gill-colour", when: ({ body }) => body.age === "young" },
+  {
+    kept: "ring",
+    dropped: "stem-surface",
+    when: (_, ring, stem) => shows(ring, "sheath") && shows(stem, "scaly-below-ring"),
+  },
+  {
+    kept: "base",
+    dropped: "veil-on-cap",
+    when: (_, base, veil) =>
+      shows(base, "gutter-bulb", "clasping-rim", "scaly-rings") &&
+      shows(veil, "white-warts", "grey-warts", "tan-warts", "yellow-warts", "sheets"),
+  },
+];
+
+/** Drops the family of the second of two joined looks where both speak against a danger and nothing else of it does. */
+function joinLooks(body: BodyScene, mine: readonly WeighedLook[], own: Uint16Array, several: Uint16Array): void {
+  const find = (character: CharacterId) => mine.find(({ look }) => look.character === character && look.sure);
+  for (const joined of JOINED) {
+    const kept = find(joined.kept);
+    const dropped = find(joined.dropped);
+    if (kept === undefined || dropped === undefined || !joined.when(body, kept.look, dropped.look)) continue;
+    const bit = familyBitOf(joined.dropped);
+    for (let row = 0; row < own.length; row += 1)
+      if (isAgainst(kept.weighing[row]) && isAgainst(dropped.weighing[row]) && ((several[row] ?? 0) & bit) === 0)
+        own[row] = (own[row] ?? 0) & ~bit;
+  }
 }
 
 /** Weighs one look against all dangers: any state that fits keeps the danger standing. */
@@ -142,35 +181,37 @@ export function weighedLook(dangers: Tables, look: Look, at: BodyScene | undefin
 /**
  * All that a body inherits rests on its quick look: one mistake there undoes all of it, so it is worth one mistake at
  * most, and none where a point of the body's own rests on that same quick look alone. A hard one is granted before a
- * soft one.
+ * soft one; a family that speaks softly already may be made hard by it (a print behind the gills of a young body).
  */
 function grantedLooks(
   borrowed: readonly WeighedLook[],
   own: Uint16Array,
   several: Uint16Array,
   fragile: Uint16Array,
+  hard: Uint8Array,
 ): Uint8Array {
   const granted = new Uint8Array(own.length);
   for (const wantsHard of [true, false])
-    borrowed.forEach(({ look, weighing }, index) => {
+    borrowed.forEach(({ look, at, weighing }, index) => {
       if (!look.sure) return;
       const bit = familyBitOf(look.character);
-      if (wantsHard !== ((bit & HARD_BITS) !== 0)) return;
+      if (wantsHard !== isHardLook(look.character, at?.body.age, look.states)) return;
       for (let row = 0; row < own.length; row += 1) {
-        if (weighing[row] !== CONTRADICTS || granted[row] !== 0) continue;
+        if (!isAgainst(weighing[row]) || granted[row] !== 0) continue;
         const families = own[row] ?? 0;
         const alone = families & ~(several[row] ?? 0);
-        if ((families & bit) === 0 && (alone & (fragile[row] ?? 0)) === 0) granted[row] = index + 1;
+        const adds = (families & bit) === 0 || (wantsHard && hard[row] === 0);
+        if (adds && (alone & (fragile[row] ?? 0)) === 0) granted[row] = index + 1;
       }
     });
   return granted;
 }
 
 /** The distance of one danger from a weighed body. */
-export function distanceIn({ body, families, hard }: BodyWeighing, row: number, asked: 2 | 3): Distance {
+export function distanceIn({ body, families, twice, hard }: BodyWeighing, row: number, asked: 2 | 3): Distance {
   const set = families[row] ?? 0;
   const isHard = hard[row] === 1;
-  const mistakes = countBits(set);
+  const mistakes = countBits(set) + countBits(set & (twice[row] ?? 0));
   return {
     body: body.body.id,
     mistakes,
@@ -205,7 +246,7 @@ export function evidenceIn(weighed: BodyWeighing, danger: Sheet, row: number): E
     const kind = weighing[row];
     if (kind === AGREES) speaksFor.push(look);
     else if (kind === MASKED) tellMasks(masks, dangers, row, look, at);
-    else if (kind === CONTRADICTS && look.sure) points.push(point(row));
+    else if (isAgainst(kind) && look.sure) points.push(point(row));
   }
   for (const { look, at, weighing } of weighed.borrowed) {
     const kind = weighing[row];

@@ -1,5 +1,5 @@
 /** Sets of evidence families as small integers, one bit each. */
-import { type CharacterId, definitionOf, FAMILIES, type Family, HARD_FAMILIES } from "../find/vocabulary.ts";
+import { type CharacterId, definitionOf, FAMILIES, type Family } from "../find/vocabulary.ts";
 
 /** The bit of a family. */
 export function familyBit(family: Family): number {
@@ -17,6 +17,3 @@ export function familyBitOf(character: CharacterId): number {
   }
   return bit;
 }
-
-/** The hard families as a set. */
-export const HARD_BITS = [...HARD_FAMILIES].reduce((set, family) => set | familyBit(family), 0);

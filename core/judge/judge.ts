@@ -14,6 +14,7 @@ import {
   type Status,
   weighBody,
   weighedLook,
+  weighLooks,
 } from "./distance.ts";
 import { likelinesses } from "./ranking.ts";
 import { type BodyScene, inheritedLooks, type Scene, sceneOf } from "./scene.ts";
@@ -30,6 +31,8 @@ export interface DangerDistance {
   readonly status: Status;
   readonly perBody: readonly Distance[];
   readonly likeliness: number;
+  /** A sickener of another continent, by the house rule: named, and not counted. */
+  readonly aside: boolean;
 }
 
 /** What refuses one body whatever its distances: stop signs and condition. */
@@ -60,7 +63,16 @@ export function judge(find: Find, knowledge: Knowledge): Judgement {
   const rules = rulesOf(find);
   const { dangerTables, soughtTables } = knowledge;
   const site = [...scene.site.values()].map((look) => weighedLook(dangerTables, look, undefined));
-  const weighed = scene.bodies.map((body) => weighBody(dangerTables, site, body, inheritedLooks(scene, body)));
+  const looked = scene.bodies.map((body) => weighLooks(dangerTables, body));
+  const weighed = looked.map((one) =>
+    weighBody(
+      dangerTables,
+      site,
+      one,
+      looked.filter((other) => other !== one),
+      inheritedLooks(scene, one.body),
+    ),
+  );
   const counted = weighed.filter(({ body }) => body.kept || scene.kept.length === 0);
 
   const likely = likelinesses(dangerTables, scene);
@@ -70,7 +82,7 @@ export function judge(find: Find, knowledge: Knowledge): Judgement {
       counted.length === weighed.length ? perBody : counted.map((body) => distanceIn(body, row, rules.distance));
     const nearest = ofCounted.reduce((near, distance) => (compareDistances(distance, near) < 0 ? distance : near));
     const status = STATUSES[Math.min(...ofCounted.map((distance) => STATUSES.indexOf(distance.status)))] ?? "stands";
-    return { sheet, row, nearest, status, perBody, likeliness: likely[row] ?? 0 };
+    return { sheet, row, nearest, status, perBody, likeliness: likely[row] ?? 0, aside: isForeign(sheet, find, rules) };
   });
   dangers.sort(
     (one, other) =>
@@ -105,6 +117,16 @@ export function judge(find: Find, knowledge: Knowledge): Judgement {
   };
 }
 
+/** Whether a danger is a sickener that the region told has not; deadly and serious kinds travel. */
+function isForeign(sheet: Sheet, { place }: Find, rules: RulesInForce): boolean {
+  return (
+    sheet.tier === "sickener" &&
+    rules.foreignSickeners === "aside" &&
+    place?.region !== undefined &&
+    sheet.months[place.region] === undefined
+  );
+}
+
 /** Why a danger stands where it does on one body, in words. Made when it is asked for: there are many dangers. */
 export function evidenceOf({ weighed }: Judgement, danger: DangerDistance, body: string): Evidence {
   const on = weighed.find((one) => one.body.body.id === body);
@@ -122,8 +144,10 @@ function compareDistances(one: Distance, other: Distance): number {
 function refusalsOf(scene: Scene, rules: RulesInForce, candidates: readonly Candidate[]): Refusals[] {
   const fitting = candidates.filter((candidate) => candidate.fits);
   const bearsFrost = fitting.some((candidate) => candidate.sheet.bearsFrost);
+  // what the kind aimed at has by itself is no stop sign, where the rules allow its genus; a near fit is aimed at too
   const excusing = candidates.filter(
-    ({ fitsPlainly, allowed, sheet }) => fitsPlainly && allowed && sheet.tier !== "inedible",
+    ({ fits, near, allowed, sheet }) =>
+      (fits || near !== undefined) && (allowed || sheet.houseRule !== "amanitas") && sheet.tier !== "inedible",
   );
   return scene.bodies.map((body) => ({
     body,

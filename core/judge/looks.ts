@@ -13,6 +13,8 @@ export interface Look {
   readonly sure: boolean;
   /** Brought out on heat: cold, frost and drought no longer hide it. */
   readonly heated: boolean;
+  /** Surely seen twice, by two people or at two times: two slips of the hand would be needed for it to be wrong. */
+  readonly repeated: boolean;
   readonly speed?: (typeof STAIN_SPEEDS)[number] | undefined;
 }
 
@@ -30,6 +32,7 @@ export function siteLooks(find: Find): Looks {
         states: [...new Set(states)].sort(),
         sure: true,
         heated: false,
+        repeated: false,
       });
   }
   return looks;
@@ -45,9 +48,21 @@ export function bodyLooks(find: Find, body: Body): Looks {
     const entries = byCharacter.get(character);
     if (entries === undefined) continue;
     const look = weigh(find, body, character, latestOfEach(entries));
-    if (look !== undefined) looks.set(character, look);
+    if (look !== undefined)
+      looks.set(character, look.sure ? { ...look, repeated: isRepeated(find, body, look, entries) } : look);
   }
   return looks;
+}
+
+/** Whether more than one sure entry, each of its own observer or time, tells just what the look says. */
+function isRepeated(find: Find, body: Body, look: Look, entries: readonly Entry[]): boolean {
+  const told = look.states.join();
+  return (
+    entries.filter(
+      (entry) =>
+        entry.states !== undefined && [...new Set(entry.states)].sort().join() === told && isSure(find, body, entry),
+    ).length > 1
+  );
 }
 
 /** The later look of one observer replaces the earlier. */
@@ -77,6 +92,7 @@ function weigh(find: Find, body: Body, character: CharacterId, entries: readonly
     states: [...new Set(sets.flat())].sort(),
     sure: agree && seen.some((entry) => isSure(find, body, entry)),
     heated: seen.every((entry) => entry.method === "heat"),
+    repeated: false,
     // the quickest of the speeds told: a quick stain is the more dangerous answer
     speed: speeds.includes(undefined) ? undefined : STAIN_SPEEDS.find((speed) => speeds.includes(speed)),
   };
@@ -86,7 +102,7 @@ function weigh(find: Find, body: Body, character: CharacterId, entries: readonly
 function isSure(find: Find, body: Body, entry: Entry): boolean {
   if (entry.sure === false || entry.method === "picture") return false;
   if (entry.character === "spore-print") return body.print?.result === undefined || body.print.result === "thick";
-  if (entry.character !== "smell") return true;
+  if (entry.character !== "smell" && entry.character !== "smell-heated") return true;
   if (find.weather?.cannotSmell === true) return false;
   const observer = find.observers?.find((one) => one.id === entry.by);
   return observer === undefined || knowsSmells(observer, entry.states ?? []);

@@ -15,6 +15,8 @@ export const HOURS_UNTIL_STALE = 4;
 export const DROUGHT_DAYS = 5;
 /** Air colder than this silences stain and smell until the piece is warmed in the hand (memory). */
 export const COLD_BELOW_C = 8;
+/** Rain of a day from which it washes off warts, scales, colours and rings; a drizzle does not (memory). */
+export const WASHING_RAIN_MM = 5;
 
 /** All that can put a mask in force on one body. */
 export interface Conditions {
@@ -32,6 +34,8 @@ export interface Conditions {
   readonly paper: PrintPaper | undefined;
   /** A print of this body is laid and not read. */
   readonly printPending: boolean;
+  /** A dense cluster on wood with joined feet: a sac or a bulb of one's own has no room in it, however it was cut off. */
+  readonly joinedFeet: boolean;
   /** Closed all round: a ball. */
   readonly enclosed: boolean;
   /** The ring was looked at and no veil spans the gills. */
@@ -52,13 +56,26 @@ export function conditionsOf(find: Find, body: Body, looks: Looks): Conditions {
     frost: weather.frostLastNight === true,
     drought: (weather.drySpellDays ?? 0) >= DROUGHT_DAYS,
     cold: weather.warmedInHand !== true && weather.airTempC !== undefined && weather.airTempC < COLD_BELOW_C,
-    rain: (weather.rain24hMm ?? 0) > 0,
+    rain: (weather.rain24hMm ?? 0) >= WASHING_RAIN_MM,
     cannotSmell: weather.cannotSmell === true,
     paper: body.print?.paper ?? weather.printPaper,
     printPending: body.print?.laidAt !== undefined && body.print.readAt === undefined,
+    joinedFeet: hasJoinedFeet(find, looks),
     enclosed: looks.get("underside")?.states.includes("enclosed") === true,
     veilSeenOpen: ring !== undefined && !ring.states.includes("closed"),
   };
+}
+
+const CLUSTER_WOOD: ReadonlySet<string> = new Set(["standing-dead-wood", "stump", "fallen-wood", "buried-wood"]);
+
+function hasJoinedFeet({ site }: Find, looks: Looks): boolean {
+  const foot = looks.get("base");
+  return (
+    foot?.sure === true &&
+    foot.states.every((state) => state === "fused") &&
+    site?.growth?.includes("dense-cluster") === true &&
+    site.substrate?.some((one) => CLUSTER_WOOD.has(one)) === true
+  );
 }
 
 /** One thing that hides another. */
@@ -70,6 +87,10 @@ export interface Mask {
   /** What is then seen; left out for anything. */
   readonly to?: readonly string[];
   readonly inForce: (conditions: Conditions, look: Look) => boolean;
+  /** Keeps dangers standing, and yet the look proves a must. */
+  readonly provesMusts?: boolean;
+  /** What is really seen then, where `to` is wider out of caution: only simulations draw from it. */
+  readonly usually?: readonly string[];
   /** Why it hides, in words. */
   readonly why: string;
   /** What lifts it, in words; left out where nothing does today. */
@@ -88,7 +109,10 @@ const STAINS: readonly CharacterId[] = [
   "stain-rub",
   "stain-pores",
   "stain-ring",
+  "stain-gills",
 ];
+const DEEP_FEET = ["sac", "bulb", "abrupt-bulb", "gutter-bulb", "clasping-rim", "scaly-rings"];
+const WASHES: readonly Wear[] = ["rain-washed", "handled", "nibbled", "cleaned", "waterlogged", "dried-out"];
 const WEAK_STAINS = ["none", "faint-yellow", "slight-blue", "brown"];
 const PALE = ["white", "cream", "buff"];
 /** Gill colours that come with the spores; yellow and orange ones are so from the first. */
@@ -103,6 +127,8 @@ const TURNING_GILLS = [
   "purple-grey",
   "black",
 ];
+/** Those of them that come late, after the cap is open (common practice). */
+const LATE_GILLS = ["pink", "green", "brown", "clay-brown", "rust-brown"];
 const DARK_PRINTS = ["clay-brown", "rust-brown", "chocolate-brown", "purple-brown", "olive-brown", "black"];
 const HEAT_LIFTS = "crush a piece on white paper and bring it out on heat, then look and smell again";
 
@@ -111,6 +137,7 @@ export const MASKS: readonly Mask[] = [
   {
     id: "warts-gone",
     characters: ["veil-on-cap"],
+    from: ["white-warts", "grey-warts", "tan-warts", "yellow-warts", "sheets"],
     to: ["none", "powder"],
     inForce: () => true,
     why: "warts and patches go with rain, with the push through litter and with handling: a bare cap says nothing",
@@ -119,21 +146,40 @@ export const MASKS: readonly Mask[] = [
     id: "ring-lost",
     characters: ["ring"],
     to: ["none", "remnants", "fibrous-zone"],
-    inForce: (c) => c.age !== "young" || c.wear.size > 0 || c.rain,
+    inForce: (c) => c.age !== "young" || worn(c, ...WASHES) || c.rain,
     why: "a ring goes with age, handling and weather, and a button has none yet: only a young, fresh stem can show that there never was one",
-    lift: "look at a young, fresh, untouched body",
+    lift: "look at a young, fresh, untouched body, or halve a young one: does a skin run from the cap's edge to the stem?",
+  },
+  {
+    id: "section-too-late",
+    characters: ["veil-in-section"],
+    to: ["none"],
+    inForce: (c) => c.age === undefined || c.age === "mature" || c.age === "old",
+    why: "in a grown body the veil is torn: only a young one, halved, can show that there is none",
+    lift: "halve a young one lengthways",
   },
   {
     id: "base-hidden",
     characters: ["base"],
-    inForce: (c) => c.lifted !== "whole",
+    usually: ["plain"],
+    inForce: (c) => c.lifted !== "whole" && !c.joinedFeet,
     why: "the foot was not lifted whole with a look into the hole: a sac or a bulb may have stayed in the ground",
     lift: "dig one out whole, from 2.5 cm beside the stem, and look into the hole",
   },
   {
+    id: "base-in-the-cluster",
+    characters: ["base"],
+    from: DEEP_FEET,
+    to: ["fused"],
+    provesMusts: true,
+    inForce: (c) => c.lifted !== "whole" && c.joinedFeet,
+    why: "the cluster was cut off, not lifted: that its feet are joined was seen, what each has below was not",
+  },
+  {
     id: "base-worn",
     characters: ["base"],
-    to: ["plain", "tapered", "rooting", "bulb"],
+    from: DEEP_FEET,
+    to: ["plain", "tapered", "rooting", "bulb", "abrupt-bulb", "gutter-bulb", "clasping-rim", "scaly-rings"],
     inForce: (c) => isOld(c) || worn(c, "handled", "cleaned", "nibbled", "dried-out", "waterlogged"),
     why: "on an old, handled or cleaned body the sac may have worn away",
     lift: "lift a fresh body whole and look before it is handled",
@@ -165,6 +211,7 @@ export const MASKS: readonly Mask[] = [
   {
     id: "stain-spoilt",
     characters: [...STAINS, "stain-speed", "latex"],
+    usually: ["none"],
     inForce: (c) => isOld(c) || c.softened || worn(c, "waterlogged") || c.stale,
     why: "on sodden, soft, old or long picked flesh a stain or its lack is nobody's evidence",
     lift: "nick a fresh, firm body in the field",
@@ -179,6 +226,7 @@ export const MASKS: readonly Mask[] = [
   {
     id: "smell-silenced",
     characters: ["smell"],
+    usually: ["none"],
     inForce: (c, look) => !look.heated && (c.frost || worn(c, "frozen")),
     why: "frost last night silences the smell: the nose proves nothing yet",
     lift: HEAT_LIFTS,
@@ -186,6 +234,7 @@ export const MASKS: readonly Mask[] = [
   {
     id: "smell-dried",
     characters: ["smell"],
+    usually: ["none"],
     inForce: (c, look) => !look.heated && (c.drought || worn(c, "dried-out")),
     why: "drought silences the smell",
     lift: HEAT_LIFTS,
@@ -193,6 +242,7 @@ export const MASKS: readonly Mask[] = [
   {
     id: "smell-cold",
     characters: ["smell"],
+    usually: ["none"],
     inForce: (c, look) => !look.heated && c.cold,
     why: "cold silences the smell",
     lift: "warm a crushed piece in your hand for two minutes, then smell again",
@@ -200,12 +250,14 @@ export const MASKS: readonly Mask[] = [
   {
     id: "smell-gone",
     characters: ["smell"],
+    usually: ["none"],
     inForce: (c) => c.stale || c.cannotSmell || worn(c, "waterlogged"),
     why: "long picked, waterlogged, or nobody here can smell it: the nose proves nothing",
   },
   {
     id: "gills-too-young",
     characters: ["gill-colour"],
+    usually: ["white", "cream"],
     inForce: (c) => isButton(c),
     why: "the gills of a button have no spore colour yet",
     lift: "look at an older body",
@@ -213,6 +265,7 @@ export const MASKS: readonly Mask[] = [
   {
     id: "veil-not-looked-at",
     characters: ["gill-colour"],
+    usually: ["white", "cream"],
     inForce: (c) => c.age === "young" && !c.veilSeenOpen,
     why: "behind a veil that still spans them the gills have no spore colour, and the veil was not seen open",
     lift: "look at the ring of this body, or at an older one",
@@ -227,6 +280,16 @@ export const MASKS: readonly Mask[] = [
     lift: "look at an older body",
   },
   {
+    id: "gills-ripen-late",
+    characters: ["gill-colour"],
+    from: LATE_GILLS,
+    to: PALE,
+    inForce: (c) => c.age === "mature",
+    provesMusts: true,
+    why: "gills that the spores will colour pink, green or brown may still be pale under a cap that is open and flat",
+    lift: "take a print, or look at an older body",
+  },
+  {
     id: "colours-stale",
     characters: [
       "gill-colour",
@@ -239,6 +302,7 @@ export const MASKS: readonly Mask[] = [
       "stem-texture",
       "two-toned",
     ],
+    usually: ["brown", "buff", "fibrous"],
     inForce: (c) => c.stale,
     why: "colour and texture of more than a few hours since picking are not those of the field",
   },
@@ -279,7 +343,7 @@ export const MASKS: readonly Mask[] = [
     characters: ["cap-surface", "stem-surface"],
     from: ["scaly", "scaly-below-ring", "powdery", "cottony", "granular", "hairy", "velvety", "dotted", "fibrillose"],
     to: ["smooth", "silky", "fibrillose"],
-    inForce: (c) => isOld(c) || c.rain || c.wear.size > 0,
+    inForce: (c) => isOld(c) || c.rain || worn(c, ...WASHES),
     why: "scales, flocks and velvet go with rain, handling and age",
     lift: "look at a young, untouched body",
   },
@@ -294,6 +358,7 @@ export const MASKS: readonly Mask[] = [
   {
     id: "bracket-dried",
     characters: ["bend", "cap-surface", "underside-colour", "cap-edge-band"],
+    usually: ["corky", "smooth", "buff", "same-as-cap"],
     inForce: (c) => worn(c, "dried-out"),
     why: "drying takes velvet, suppleness and the white underside",
   },
@@ -342,7 +407,7 @@ const MOMENTS: Readonly<Record<MaskMoment, (c: Conditions) => boolean>> = {
   button: isButton,
   mature: (c) => c.age === undefined || c.age === "mature",
   old: isOld,
-  wear: (c) => c.wear.size > 0,
+  wear: (c) => worn(c, ...WASHES),
   rain: (c) => c.rain,
   weathered,
   frost: (c) => c.frost || c.wear.has("frozen"),
@@ -381,9 +446,10 @@ export function canHide(mask: Mask, truth: string, observed: string): boolean {
   );
 }
 
-/** Whether a mask in force could have made this look out of another truth: then it proves nothing. */
+/** Whether a mask in force could have made this look out of another truth: then it proves no must. */
 export function isHidden(look: Look, conditions: Conditions | undefined): boolean {
   return masksInForce(look, conditions).some(
-    (mask) => mask.to === undefined || look.states.some((state) => mask.to?.includes(state)),
+    (mask) =>
+      mask.provesMusts !== true && (mask.to === undefined || look.states.some((state) => mask.to?.includes(state))),
   );
 }

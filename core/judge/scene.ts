@@ -1,4 +1,5 @@
 /** A find made ready for judging: looks and conditions of the site and of every body, in an order of their own. */
+import { dangerNeighbours, soughtNeighbours } from "../find/neighbours.ts";
 import type { Body, Find } from "../find/schema.ts";
 import type { CharacterId } from "../find/vocabulary.ts";
 import { bodyLooks, type Look, type Looks, siteLooks } from "./looks.ts";
@@ -89,7 +90,7 @@ function isClear(body: BodyScene, character: CharacterId): boolean {
 /** Two bodies agree where no quick-look character that both show differs; gills may differ with age. */
 function agree(one: BodyScene, other: BodyScene): boolean {
   for (const character of QUICK_LOOK_CHARACTERS) {
-    if (character === "gill-colour" && one.body.age !== other.body.age) continue;
+    if (CHANGING.has(character) && one.body.age !== other.body.age) continue;
     const mine = one.looks.get(character);
     const theirs = other.looks.get(character);
     if (mine === undefined || theirs === undefined) continue;
@@ -97,9 +98,28 @@ function agree(one: BodyScene, other: BodyScene): boolean {
       if (isRingless(mine) === isRingless(theirs)) continue;
       return false;
     }
-    if (!mine.states.some((state) => theirs.states.includes(state))) return false;
+    if (!mine.states.some((state) => theirs.states.some((theirOwn) => areAlike(character, state, theirOwn))))
+      return false;
   }
   return true;
+}
+
+/** Looks that age alone changes: they are no disagreement between bodies of different ages. */
+const CHANGING: ReadonlySet<CharacterId> = new Set([
+  "gill-colour",
+  "gill-attachment",
+  "pore-colour",
+  "underside-colour",
+]);
+
+/** Feet without a sac, a gutter or an edge: from body to body of one kind they go into one another. */
+const ORDINARY_FEET: ReadonlySet<string> = new Set(["plain", "tapered", "rooting", "bulb", "fused"]);
+
+/** Whether two bodies of one kind may show these two states. */
+function areAlike(character: CharacterId, one: string, other: string): boolean {
+  if (one === other) return true;
+  if (character === "base") return ORDINARY_FEET.has(one) && ORDINARY_FEET.has(other);
+  return dangerNeighbours(character, one).includes(other) || soughtNeighbours(character, one).includes(other);
 }
 
 const isRingless = (look: Look): boolean => look.states.every((state) => state === "none");

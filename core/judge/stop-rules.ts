@@ -14,6 +14,8 @@ export const SMALL_BROWN_BELOW_CM = 8;
 export type Ask =
   /** Any one of these states was seen, on the body or on the site. */
   | { readonly sees: CharacterId; readonly anyOf: readonly string[] }
+  /** Seen surely, and nothing but these states. */
+  | { readonly surely: CharacterId; readonly only: readonly string[] }
   /** Nothing was recorded of this character. */
   | { readonly notLookedAt: CharacterId }
   | { readonly aged: readonly Age[] }
@@ -33,6 +35,8 @@ export type Ask =
 export interface StopRule {
   readonly code: string;
   readonly text: string;
+  /** It says something of this body alone: its grown neighbours are not stopped by it. */
+  readonly ofThisBody?: boolean;
   readonly when: Ask;
 }
 
@@ -52,6 +56,7 @@ const REAL_RINGS = [
 ];
 const FEET = ["sac", "bulb", "abrupt-bulb", "gutter-bulb", "clasping-rim", "scaly-rings"];
 const WARTS = ["white-warts", "grey-warts", "tan-warts", "yellow-warts", "sheets"];
+const SOILS = ["soil", "leaf-litter", "needle-litter", "moss", "buried-wood", "burnt-soil", "compost", "straw", "dung"];
 const DEAD_WOOD = ["standing-dead-wood", "stump", "fallen-wood", "living-trunk", "buried-wood", "wood-chips"];
 const SPORE_COLOURED_GILLS = ["pink", "brown", "clay-brown", "rust-brown", "chocolate-brown", "black", "purple-grey"];
 const SPORE_COLOURED_PRINTS = [
@@ -65,6 +70,7 @@ const SPORE_COLOURED_PRINTS = [
 ];
 
 const sees = (character: CharacterId, ...anyOf: string[]): Ask => ({ sees: character, anyOf });
+const surely = (character: CharacterId, ...only: string[]): Ask => ({ surely: character, only });
 const all = (...asks: Ask[]): Ask => ({ all: asks });
 const any = (...asks: Ask[]): Ask => ({ any: asks });
 const not = (ask: Ask): Ask => ({ not: ask });
@@ -75,7 +81,12 @@ export const STOP_RULES: readonly StopRule[] = [
     code: "white-gills-with-ring-or-foot",
     text: "White gills that stay white together with a ring, a sac, a bulb or warts: the mark of the deadly amanitas.",
     when: all(
+      GILLED,
       any(all({ aged: ["mature", "old"] }, sees("gill-colour", "white", "cream")), sees("spore-print", "white")),
+      // the deadly amanitas stand on soil, or on wood that nobody sees
+      any({ notLookedAt: "substrate" }, sees("substrate", ...SOILS)),
+      not(sees("gill-attachment", "decurrent")),
+      not(sees("stem-texture", "chalk-brittle")),
       any(sees("ring", ...REAL_RINGS), sees("base", ...FEET), sees("veil-on-cap", ...WARTS)),
       { notAimedAt: { ring: REAL_RINGS, base: FEET, "veil-on-cap": WARTS, "gill-colour": ["white", "cream"] } },
     ),
@@ -86,6 +97,18 @@ export const STOP_RULES: readonly StopRule[] = [
     when: all(
       sees("base", "sac", "clasping-rim"),
       sees("cap-colour", ...SAC_PALE_CAPS),
+      // a cap that is orange to brown in part is not pale
+      not(sees("cap-colour", "orange", "tawny", "red-brown")),
+      // Caesar's mushroom: red to orange, its gills, ring and stem yellow all through
+      not(
+        all(
+          surely("cap-colour", "orange", "red", "yellow"),
+          sees("cap-colour", "orange", "red"),
+          surely("gill-colour", "yellow", "orange"),
+          surely("stem-colour", "yellow", "orange"),
+          surely("ring-colour", "yellow", "orange"),
+        ),
+      ),
       not(sees("gill-colour", ...SPORE_COLOURED_GILLS)),
       not(sees("spore-print", ...SPORE_COLOURED_PRINTS)),
     ),
@@ -93,27 +116,35 @@ export const STOP_RULES: readonly StopRule[] = [
   {
     code: "embryo-or-dark-inside",
     text: "Halved, it shows the outline of an unborn mushroom or is dark inside.",
+    ofThisBody: true,
     when: sees("bisection", "embryo-outline", "dark-inside"),
   },
   {
     code: "chrome-at-the-foot",
     text: "Chrome yellow at once where the foot was nicked: the yellow stainer and its kin.",
-    when: all(GILLED, sees("stain-base", "chrome-yellow"), not({ slowStain: true })),
+    when: all(
+      GILLED,
+      any(all(sees("stain-base", "chrome-yellow"), not({ slowStain: true })), sees("stain-heated", "chrome-yellow")),
+    ),
   },
   {
     code: "ink-smell",
     text: "It smells of ink or of a hospital floor.",
-    when: sees("smell", "chemical"),
+    when: any(sees("smell", "chemical"), sees("smell-heated", "chemical")),
   },
   {
     code: "green-spores",
     text: "A green print, or gills going green.",
-    when: any(sees("spore-print", "green"), all(GILLED, sees("gill-colour", "green"))),
+    // the milk of the saffron milkcap greens its gills
+    when: any(
+      sees("spore-print", "green"),
+      all(GILLED, sees("gill-colour", "green"), not(sees("latex", "orange", "wine-red", "turning-green"))),
+    ),
   },
   {
     code: "unpleasant-smell",
     text: "A smell that nobody can name and nobody likes.",
-    when: sees("smell", "unpleasant-unnamed"),
+    when: any(sees("smell", "unpleasant-unnamed"), sees("smell-heated", "unpleasant-unnamed")),
   },
   {
     code: "red-pores-or-strong-blue",

@@ -14,6 +14,8 @@ export { PALE_FUNNEL_BELOW_CM, SMALL_BROWN_BELOW_CM } from "./stop-rules.ts";
 export interface StopSign {
   readonly code: string;
   readonly text: string;
+  /** It says something of this body alone, and nothing of its neighbours. */
+  readonly ofThisBody?: boolean;
 }
 
 /** What a stop sign may ask about one body: what was seen on it, on the site, and whether a sought sheet excuses it. */
@@ -27,7 +29,12 @@ export interface StopQuestion {
 
 /** The stop signs that hold for one body. */
 export function stopSignsOf(question: StopQuestion): readonly StopSign[] {
-  return STOP_RULES.filter((rule) => holds(rule.when, question)).map(({ code, text }) => ({ code, text }));
+  return STOP_RULES.filter((rule) => holds(rule.when, question)).map(({ code, text, ofThisBody }) => ({
+    code,
+    text,
+    // an egg tells nothing of its grown neighbours
+    ...(ofThisBody === true || question.body.body.age === "egg" ? { ofThisBody: true } : {}),
+  }));
 }
 
 /** Whether what a rule asks for is there. */
@@ -37,6 +44,10 @@ function holds(ask: Ask, question: StopQuestion): boolean {
   if ("any" in ask) return ask.any.some((one) => holds(one, question));
   if ("not" in ask) return !holds(ask.not, question);
   if ("sees" in ask) return statesSeen(ask.sees, ask.anyOf, question).length > 0;
+  if ("surely" in ask) {
+    const look = body.looks.get(ask.surely);
+    return look?.sure === true && look.states.every((state) => ask.only.includes(state));
+  }
   if ("notLookedAt" in ask) return !body.looks.has(ask.notLookedAt);
   if ("aged" in ask) return body.body.age !== undefined && ask.aged.includes(body.body.age);
   if ("capBelowCm" in ask) {

@@ -1,7 +1,7 @@
 /** From the judgement to an answer: leave, hold or basket, each with its reasons. Never more than the reasons allow. */
 import { wordList } from "../find/words.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
-import type { Candidate } from "./candidates.ts";
+import { type Candidate, HOUSE_RULE_WORDS } from "./candidates.ts";
 import { concernsOf } from "./condition.ts";
 import type { DangerDistance, Judgement, Refusals } from "./judge.ts";
 
@@ -44,12 +44,23 @@ export interface BodyVerdict {
   readonly reasons: readonly Reason[];
 }
 
+/** What a kind's own sheet says of the kitchen. */
+export interface Handling {
+  readonly sheet: string;
+  readonly name: string;
+  readonly parts: string;
+  readonly cooking: string;
+  readonly warnings: readonly string[];
+}
+
 export interface Ruling {
   readonly verdict: Verdict;
   readonly reasons: readonly Reason[];
   readonly bodies: readonly BodyVerdict[];
   /** The kinds an answer of basket rests on; it knows no others. */
   readonly restsOn: readonly string[];
+  /** How each of them is handled, by its own sheet. */
+  readonly handling: readonly Handling[];
   readonly conditions: readonly ConditionCode[];
 }
 
@@ -63,9 +74,14 @@ export const PRINT_HOURS = 4;
 export function rule(judgement: Judgement): Ruling {
   const { scene, candidates, refusals, ground } = judgement;
   const fitting = candidates.filter((candidate) => candidate.fits);
-  const findLeaves: Reason[] = [...ground, ...onlyDangers(judgement, fitting), ...refusedByHouse(fitting)];
+  const findLeaves: Reason[] = [...ground, ...onlyDangers(judgement), ...refusedByHouse(fitting)];
   const answering = fitting.filter(
-    (one) => one.fitsPlainly && one.allowed && one.sheet.tier !== "inedible" && one.mustsMissing.length === 0,
+    (one) =>
+      one.fitsPlainly &&
+      one.allowed &&
+      one.sheet.tier !== "inedible" &&
+      one.mustsMissing.length === 0 &&
+      one.misplaced.length === 0,
   );
   const findHolds = holdReasons(judgement, fitting, answering);
   const bodies = refusals.map((refusal) => bodyVerdict(refusal, judgement, findLeaves, findHolds));
@@ -88,6 +104,7 @@ export function rule(judgement: Judgement): Ruling {
     reasons: unique(reasons),
     bodies,
     restsOn: basket ? fitting.map((one) => one.sheet.id) : [],
+    handling: basket ? fitting.map(handlingOf) : [],
     conditions: basket
       ? conditionsOf(
           judgement,
@@ -112,7 +129,7 @@ function bodyVerdict(
       body: id,
     }),
   );
-  const standing = judgement.dangers.filter((danger) => statusOn(danger, id) !== "ruled-out");
+  const standing = judgement.dangers.filter((danger) => !danger.aside && statusOn(danger, id) !== "ruled-out");
   const own: Reason[] = standing.length > 0 ? [dangersReason(standing, id)] : [];
   const others = findHolds.filter((reason) => reason.code !== "dangers-stand");
   const verdict: Verdict =
@@ -151,16 +168,17 @@ function awayWords(mistakes: number, status: DangerDistance["status"]): string {
 function holdReasons(judgement: Judgement, fitting: readonly Candidate[], answering: readonly Candidate[]): Reason[] {
   const { scene, dangers, rules, refusals } = judgement;
   const reasons: Reason[] = [];
-  const standing = dangers.filter((danger) => danger.status !== "ruled-out");
+  const standing = dangers.filter((danger) => !danger.aside && danger.status !== "ruled-out");
   if (standing.length > 0) reasons.push(dangersReason(standing));
-  if (fitting.length === 0)
-    reasons.push({
-      code: "unknown-kind",
-      text: "It fits no sheet on this shelf. What is unknown stays out.",
-    });
+  if (fitting.length === 0) reasons.push(nearReason(judgement));
   const best = fitting.find((one) => one.fitsPlainly && one.allowed && one.sheet.tier !== "inedible");
-  if (fitting.length > 0 && answering.length === 0)
-    reasons.push(best === undefined ? doubtReason(fitting) : mustsReason(best));
+  if (fitting.length > 0 && answering.length === 0) {
+    if (best === undefined) reasons.push(doubtReason(fitting));
+    else {
+      if (best.mustsMissing.length > 0) reasons.push(mustsReason(best));
+      for (const { code, text } of best.misplaced) reasons.push({ code, text, sheets: [best.sheet.id] });
+    }
+  }
   const inedible = fitting.filter((one) => one.sheet.tier === "inedible");
   if (inedible.length > 0)
     reasons.push({
@@ -190,7 +208,7 @@ function holdReasons(judgement: Judgement, fitting: readonly Candidate[], answer
       text: "It is frozen, and not every kind that it may be bears frost.",
     });
   for (const refusal of refusals)
-    if (!refusal.body.kept && refusal.stops.length > 0)
+    if (!refusal.body.kept && refusal.stops.some((stop) => !stop.ofThisBody))
       reasons.push({
         code: "other-body-stops",
         body: refusal.body.body.id,
@@ -231,6 +249,24 @@ function mustsReason({ sheet, mustsMissing }: Candidate): Reason {
   };
 }
 
+/** What comes near by all but one soft character; what nothing comes near to is unknown. */
+function nearReason({ candidates }: Judgement): Reason {
+  const near = candidates.filter((one) => one.near !== undefined);
+  const first = near[0];
+  if (first?.near === undefined)
+    return { code: "unknown-kind", text: "It fits no sheet on this shelf. What is unknown stays out." };
+  const others = near.slice(1);
+  const also =
+    others.length === 0 ? "" : ` ${capital(namesOf(others))} ${others.length === 1 ? "comes" : "come"} as near.`;
+  return {
+    code: "near-fit",
+    text: `It would be the ${first.sheet.names.common} but for ${first.near.text}. Look again, or take another body.${also}`,
+    sheets: near.map((one) => one.sheet.id),
+  };
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 function doubtReason(fitting: readonly Candidate[]): Reason {
   const doubt = fitting.find((one) => one.doubts.length > 0)?.doubts[0];
   return doubt === undefined
@@ -242,10 +278,10 @@ function nothingKept(): Reason {
   return { code: "nothing-kept", text: "No body of this find is marked to be kept." };
 }
 
-/** The deadly fit and nothing else does. */
-function onlyDangers({ dangers }: Judgement, fitting: readonly Candidate[]): Reason[] {
-  if (fitting.length > 0) return [];
-  const fit = dangers.filter((danger) => danger.nearest.mistakes === 0);
+/** The deadly fit and nothing else does, or comes near. */
+function onlyDangers({ dangers, candidates }: Judgement): Reason[] {
+  if (candidates.some((one) => one.fits || one.near !== undefined)) return [];
+  const fit = dangers.filter((danger) => !danger.aside && danger.nearest.mistakes === 0);
   if (fit.length === 0) return [];
   return [
     {
@@ -262,10 +298,15 @@ function onlyDangers({ dangers }: Judgement, fitting: readonly Candidate[]): Rea
 function refusedByHouse(fitting: readonly Candidate[]): Reason[] {
   if (fitting.length === 0 || fitting.some((one) => one.allowed)) return [];
   const names = namesOf(fitting);
+  const rules = [
+    ...new Set(
+      fitting.flatMap(({ sheet }) => (sheet.houseRule === undefined ? [] : [HOUSE_RULE_WORDS[sheet.houseRule]])),
+    ),
+  ];
   return [
     {
       code: "house-rule",
-      text: `It could only be ${names}, and your house rules leave that.`,
+      text: `It could only be ${names}, and a house rule of yours leaves that (${rules.join("; ")}).`,
       sheets: fitting.map((one) => one.sheet.id),
     },
   ];
@@ -275,7 +316,12 @@ function refusedByHouse(fitting: readonly Candidate[]): Reason[] {
 function baseLost({ body }: Refusals, { scene, dangers }: Judgement): Reason[] {
   const isLost = (lifted: string | undefined) => lifted === "cut" || lifted === "broken" || lifted === "mown";
   if (!isLost(body.body.lifted) || !scene.bodies.every((one) => isLost(one.body.lifted))) return [];
-  const sacs = dangers.filter((danger) => hasSac(danger.sheet) && statusOn(danger, body.body.id) !== "ruled-out");
+  if (body.conditions.joinedFeet) return [];
+  // where something hard speaks against a sac-footed kind already, its foot is no longer the whole question
+  const sacs = dangers.filter(
+    (danger) =>
+      !danger.aside && hasSac(danger.sheet) && !danger.perBody.some((one) => one.body === body.body.id && one.hard),
+  );
   if (sacs.length === 0) return [];
   const names = wordList(
     sacs.slice(0, NAMED_DANGERS).map((danger) => `the ${danger.sheet.names.common}`),
@@ -296,7 +342,9 @@ const hasSac = (sheet: Sheet): boolean => Object.values(sheet.characters.base ??
 function onlyButtons({ body }: Refusals, { scene, dangers }: Judgement): Reason[] {
   const isButton = (age: string | undefined) => age === "egg" || age === "button";
   if (!isButton(body.body.age) || !scene.bodies.every((one) => isButton(one.body.age))) return [];
-  const alike = dangers.filter((danger) => danger.sheet.buttonLike && statusOn(danger, body.body.id) !== "ruled-out");
+  const alike = dangers.filter(
+    (danger) => !danger.aside && danger.sheet.buttonLike && statusOn(danger, body.body.id) !== "ruled-out",
+  );
   if (alike.length === 0) return [];
   return [
     {
@@ -318,7 +366,7 @@ function basketReason(fitting: readonly Candidate[]): Reason {
   ];
   return {
     code: "all-ruled-out",
-    text: `Every danger on this shelf is ruled out for every body that is kept, and it fits ${names}. The shelf holds ${wordList(genera, "and")}, and knows no others.`,
+    text: `Every danger on this shelf that counts here is ruled out for every body that is kept, and it fits ${names}. The shelf holds ${wordList(genera, "and")}, and knows no others.`,
     sheets: fitting.map((one) => one.sheet.id),
   };
 }
@@ -339,6 +387,11 @@ function conditionsOf({ scene }: Judgement, fitting: readonly Candidate[], kept:
   if (scene.find.weather?.frostLastNight === undefined) codes.push("weather-untold");
   if (concernsOf(scene.find).length > 0) codes.push("ground-judged");
   return fitting.length > 0 ? codes : [];
+}
+
+function handlingOf({ sheet }: Candidate): Handling {
+  const { parts, cooking, warnings } = sheet.handling;
+  return { sheet: sheet.id, name: sheet.names.common, parts, cooking, warnings: warnings ?? [] };
 }
 
 function unique(reasons: readonly Reason[]): Reason[] {

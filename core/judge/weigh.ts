@@ -1,6 +1,6 @@
 /** One look weighed against every sheet at once, on the compiled tables. Same meaning as `agreementOf`, row by row. */
 import type { Age } from "../find/vocabulary.ts";
-import { agreeingBits, bitsOf, type Tables } from "../knowledge/tables.ts";
+import { bitsOf, type Column, neighbourBits, type Tables } from "../knowledge/tables.ts";
 import { agreementOf, saysNothing } from "./contradictions.ts";
 import type { Look } from "./looks.ts";
 import { type Conditions, type Mask, masksInForce, ownMasksInForce } from "./masks.ts";
@@ -9,16 +9,21 @@ export const SILENT = 0;
 export const AGREES = 1;
 export const MASKED = 2;
 export const CONTRADICTS = 3;
+/** Contradicts by what this kind never shows. */
+export const NEVER = 4;
 /** How a look stands to each sheet, one byte a row. */
 export type Weighing = Uint8Array;
 
 const EVERYTHING = -1;
+/** Whether a weighing speaks against a row. */
+export const isAgainst = (kind: number | undefined): boolean => kind === CONTRADICTS || kind === NEVER;
+
 const CODES = { silent: SILENT, agrees: AGREES, masked: MASKED, contradicts: CONTRADICTS } as const;
 
 /**
  * Weighs a look against all rows. Sureness is not weighed here.
  * @param every whether every state seen must fit (asked of sought kinds) or any one is enough (granted to dangers)
- * @returns SILENT, AGREES, MASKED or CONTRADICTS for each row
+ * @returns SILENT, AGREES, MASKED, CONTRADICTS or NEVER for each row
  */
 export function weigh(
   tables: Tables,
@@ -27,40 +32,63 @@ export function weigh(
   conditions: Conditions | undefined,
   every: boolean,
 ): Weighing {
-  const { listed } = tables.column(look.character, age);
+  const column = tables.column(look.character, age);
   const masks = masksInForce(look, conditions);
   const weighing =
     every && look.body !== "site" && look.states.length > 1
-      ? weighEvery(listed, look, masks)
-      : weighAny(listed, look, masks, every);
+      ? weighEvery(column, look, masks)
+      : weighAny(column, look, masks, every);
   for (const row of tables.withOwnMasks) {
     const sheet = tables.sheets[row];
     if (sheet !== undefined && weighing[row] === CONTRADICTS)
       weighing[row] = CODES[agreementOf(sheet, look, age, conditions, every).kind];
   }
+  if (!every) markNever(tables, look, weighing);
   return weighing;
 }
 
+/** Marks the rows that never show any of the states seen. */
+function markNever(tables: Tables, look: Look, weighing: Uint8Array): void {
+  const never = tables.never(look.character);
+  if (never === undefined) return;
+  const seen = bitsOf(look.character, look.states);
+  for (let row = 0; row < weighing.length; row += 1)
+    if (weighing[row] === CONTRADICTS && (seen & ~(never[row] ?? 0)) === 0) weighing[row] = NEVER;
+}
+
 /** Any one state that fits is enough. */
-function weighAny(listed: Uint32Array, look: Look, masks: readonly Mask[], sought: boolean): Weighing {
+function weighAny({ listed, common }: Column, look: Look, masks: readonly Mask[], sought: boolean): Weighing {
   let agreeing = 0;
+  let near = 0;
   let hiding = 0;
   for (const state of look.states) {
-    agreeing |= saysNothing(state, sought) ? EVERYTHING : agreeingBits(look.character, state);
+    agreeing |= saysNothing(state, sought) ? EVERYTHING : bitsOf(look.character, [state]);
+    near |= neighbourBits(look.character, state, sought);
     hiding |= hidingBits(look, state, masks);
   }
+  // what a sheet calls rare has no neighbours; of a sought kind every listed state has
+  const having = sought ? listed : common;
   const weighing = new Uint8Array(listed.length);
   for (let row = 0; row < listed.length; row += 1) {
     const set = listed[row] ?? 0;
-    weighing[row] = set === 0 ? SILENT : (set & agreeing) !== 0 ? AGREES : (set & hiding) !== 0 ? MASKED : CONTRADICTS;
+    weighing[row] =
+      set === 0
+        ? SILENT
+        : (set & agreeing) !== 0 || ((having[row] ?? 0) & near) !== 0
+          ? AGREES
+          : (set & hiding) !== 0
+            ? MASKED
+            : CONTRADICTS;
   }
   return weighing;
 }
 
 /** Every state has to fit, or to be reached through a mask. */
-function weighEvery(listed: Uint32Array, look: Look, masks: readonly Mask[]): Weighing {
+function weighEvery({ listed }: Column, look: Look, masks: readonly Mask[]): Weighing {
   const states = look.states.map((state) => ({
-    agreeing: saysNothing(state, true) ? EVERYTHING : agreeingBits(look.character, state),
+    agreeing: saysNothing(state, true)
+      ? EVERYTHING
+      : bitsOf(look.character, [state]) | neighbourBits(look.character, state, true),
     hiding: hidingBits(look, state, masks),
   }));
   const weighing = new Uint8Array(listed.length);

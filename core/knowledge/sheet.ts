@@ -1,6 +1,6 @@
 /** The sheet: what is known of one taxon, as data. */
 import { z } from "zod";
-import { isTaxonId, registeredTier, TIERS } from "../find/taxa.ts";
+import { DANGER_TIERS, isTaxonId, registeredTier, TIERS } from "../find/taxa.ts";
 import { AGES, type Age, CHARACTER_IDS, type CharacterId, definitionOf, REGIONS } from "../find/vocabulary.ts";
 
 /** How often a state occurs; a state that is not listed never does. */
@@ -75,11 +75,28 @@ export type Clause = z.infer<typeof clauseSchema>;
 const mustSchema = z.strictObject({
   character: z.enum(CHARACTER_IDS),
   says: z.string().min(3),
+  /** Asked only in these regions, where a twin lives, and wherever no region is told; left out, it is asked everywhere. */
+  regions: z.array(z.enum(REGIONS)).min(1).optional(),
   /** Any one way is enough; all clauses of a way are needed. */
   ways: z.array(z.array(clauseSchema).min(1)).min(1),
 });
 /** Something that has to be seen before the kind may be named. */
 export type Must = z.infer<typeof mustSchema>;
+
+const neverSchema = z
+  .strictObject({
+    character: z.enum(CHARACTER_IDS),
+    states: z.array(z.string()).min(1),
+    /** What it rests on, in words. */
+    why: z.string().min(3),
+  })
+  .superRefine(({ character, states }, context) => {
+    for (const state of states)
+      if (!definitionOf(character).states.includes(state))
+        context.addIssue({ code: "custom", path: ["states"], message: `${state} is no state of ${character}` });
+  });
+/** States that a kind shows at no age, in no weather, wear or light, and that nobody takes for one that it shows. */
+export type Never = z.infer<typeof neverSchema>;
 
 const range = z
   .tuple([z.number().positive(), z.number().positive()])
@@ -185,12 +202,18 @@ export const sheetSchema = z
     musts: z.array(mustSchema).min(2),
     /** On bodies of how many different ages its musts must have been seen. */
     agesNeeded: z.int().min(1).max(3).default(1),
+    /** What a danger never shows; sparingly, each with what it rests on. */
+    never: z.array(neverSchema).default([]),
     /** Characters whose must has to be seen on every single body that is kept. */
     everyBody: z.array(z.enum(CHARACTER_IDS)).default([]),
     characters: charactersSchema,
     masks: z.array(ownMaskSchema).default([]),
     sizes: sizesSchema,
     months: z.partialRecord(z.enum(REGIONS), z.array(z.int().min(1).max(12)).min(1)),
+    /** Seasons say nothing of it: it stands the whole year. */
+    allYear: z.boolean().default(false),
+    /** Its months are a character of it: without a date it may not be named. */
+    seasonIsMust: z.boolean().default(false),
     elevationM: range.optional(),
     lookalikes: z.array(taxonId),
     company: z.array(taxonId),
@@ -198,6 +221,8 @@ export const sheetSchema = z
     handling: z.strictObject({
       parts: z.string(),
       cooking: z.string(),
+      /** What else has to be minded about this kind, each a sentence. */
+      warnings: z.array(z.string().min(3)).optional(),
       alcohol: z.enum(["never"]).optional(),
       rawPoisonous: z.boolean().optional(),
       boilFirst: z.boolean().optional(),
@@ -218,6 +243,17 @@ export const sheetSchema = z
         path: ["tier"],
         message: `the register holds ${sheet.id} as ${registeredTier(sheet.id)}`,
       });
+    if (sheet.never.length > 0 && !DANGER_TIERS.has(sheet.tier))
+      context.addIssue({ code: "custom", path: ["never"], message: "is told of dangers only" });
+    sheet.never.forEach(({ character, states }, index) => {
+      for (const state of states)
+        if (tablesOf(sheet.characters[character], undefined).some((table) => state in table))
+          context.addIssue({
+            code: "custom",
+            path: ["never", index],
+            message: `${character} ${state} is listed by the sheet itself`,
+          });
+    });
     sheet.musts.forEach((must, index) => {
       must.ways.flat().forEach((clause) => {
         for (const state of clause.states) {

@@ -4,7 +4,8 @@
  * One look is weighed against every sheet by a few bit operations a row. Columns are made when they are first asked for
  * and kept as long as the sheets are.
  */
-import { AGES, type Age, type CharacterId, definitionOf, neighboursOf } from "../find/vocabulary.ts";
+import { dangerNeighbours, soughtNeighbours } from "../find/neighbours.ts";
+import { AGES, type Age, type CharacterId, definitionOf } from "../find/vocabulary.ts";
 import { FREQUENCIES, type Frequency, type Sheet, type StateTable } from "./sheet.ts";
 
 /** The measures that sheets give a range for. */
@@ -22,6 +23,8 @@ export type Measure = (typeof MEASURES)[number];
 export interface Column {
   /** Bit sets of the states listed; zero where the sheet says nothing. */
   readonly listed: Uint32Array;
+  /** Those of them that are more than rare. */
+  readonly common: Uint32Array;
   /** The same by frequency; at an untold age a state stands with its commonest. */
   readonly by: Readonly<Record<Frequency, Uint32Array>>;
   /** What is listed, in words, where it was asked for before. */
@@ -40,13 +43,15 @@ export interface Tables {
   /** @param age undefined for an age that nobody told: a sheet then speaks only if it speaks of every age */
   readonly column: (character: CharacterId, age: Age | undefined) => Column;
   readonly range: (measure: Measure) => Range;
+  /** Bit sets of the states that a sheet never shows; undefined where no sheet says so of this character. */
+  readonly never: (character: CharacterId) => Uint32Array | undefined;
   /** Rows of the sheets that have masks of their own. */
   readonly withOwnMasks: readonly number[];
 }
 
 const BITS = new Map<CharacterId, ReadonlyMap<string, number>>();
 
-/** The bit of each state of a character: at most 31 states, so that bit sets stay small integers. */
+/** The bit of each state of a character: at most 32 states, so that a bit set is one integer. */
 export function stateBits(character: CharacterId): ReadonlyMap<string, number> {
   let bits = BITS.get(character);
   if (bits === undefined) {
@@ -64,9 +69,9 @@ export function bitsOf(character: CharacterId, states: Iterable<string>): number
   return set;
 }
 
-/** The listed states that a state seen agrees with: itself, and those that people mix up with it. */
-export function agreeingBits(character: CharacterId, state: string): number {
-  return bitsOf(character, [state, ...neighboursOf(state)]);
+/** The listed states that people take for a state seen: generously for a danger, in soft characters for a sought kind. */
+export function neighbourBits(character: CharacterId, state: string, sought: boolean): number {
+  return bitsOf(character, (sought ? soughtNeighbours : dangerNeighbours)(character, state));
 }
 
 /** How many bits of a set are on. */
@@ -80,6 +85,7 @@ export function countBits(set: number): number {
 export function tablesOfSheets(sheets: readonly Sheet[]): Tables {
   const columns = new Map<string, Column>();
   const ranges = new Map<Measure, Range>();
+  const nevers = neversOf(sheets);
   return {
     sheets,
     column: (character, age) => {
@@ -102,8 +108,21 @@ export function tablesOfSheets(sheets: readonly Sheet[]): Tables {
       }
       return range;
     },
+    never: (character) => nevers.get(character),
     withOwnMasks: sheets.flatMap((sheet, row) => (sheet.masks.length > 0 ? [row] : [])),
   };
+}
+
+function neversOf(sheets: readonly Sheet[]): ReadonlyMap<CharacterId, Uint32Array> {
+  const nevers = new Map<CharacterId, Uint32Array>();
+  sheets.forEach((sheet, row) => {
+    for (const { character, states } of sheet.never) {
+      const column = nevers.get(character) ?? new Uint32Array(sheets.length);
+      column[row] = (column[row] ?? 0) | bitsOf(character, states);
+      nevers.set(character, column);
+    }
+  });
+  return nevers;
 }
 
 function compileColumn(sheets: readonly Sheet[], character: CharacterId, ages: readonly Age[]): Column {
@@ -127,7 +146,10 @@ function compileColumn(sheets: readonly Sheet[], character: CharacterId, ages: r
       for (const table of tables)
         for (const state of Object.keys(table)) listed[row] = (listed[row] ?? 0) | (bits.get(state) ?? 0);
   });
-  return { listed, by, words: new Array<string | undefined>(sheets.length) };
+  const common = listed.map(
+    (set, row) => set & ((by.always[row] ?? 0) | (by.usual[row] ?? 0) | (by.sometimes[row] ?? 0)),
+  );
+  return { listed, common, by, words: new Array<string | undefined>(sheets.length) };
 }
 
 /** Each state once, with the highest frequency that any of the tables gives it. */

@@ -1,4 +1,6 @@
 /** How well looking at everything tells a danger from a sought kind. */
+
+import { dangerNeighbours } from "../find/neighbours.ts";
 import {
   AGES,
   type Age,
@@ -6,8 +8,7 @@ import {
   type CharacterId,
   definitionOf,
   type Family,
-  HARD_FAMILIES,
-  neighboursOf,
+  isHardLook,
 } from "../find/vocabulary.ts";
 import { SHARE } from "../judge/ranking.ts";
 import { HARD_TIMES, LENIENCY } from "../judge/sizes.ts";
@@ -29,34 +30,45 @@ export interface Separability {
  * figure to sort pairs by, not a promise: masks and slips are left out.
  */
 export function separabilityOf(danger: Sheet, sought: Sheet): Separability {
-  const best = new Map<Family, number>();
-  for (const character of CHARACTER_IDS) {
-    const { family } = definitionOf(character);
-    const power = Math.max(...AGES.map((age) => shareBeyond(sought, danger, character, age)));
-    if (power > 0) best.set(family, Math.max(best.get(family) ?? 0, power));
-  }
+  const best = new Map<Family, { hard: boolean; power: number }>();
+  const tell = (family: Family, hard: boolean, power: number) => {
+    const known = best.get(family);
+    // a hard character of a family is worth more than a soft one that speaks oftener
+    if (power > 0 && (known === undefined || (hard && !known.hard) || (hard === known.hard && power > known.power)))
+      best.set(family, { hard, power });
+  };
+  for (const character of CHARACTER_IDS)
+    for (const age of AGES) {
+      const { power, hard } = shareBeyond(sought, danger, character, age);
+      tell(definitionOf(character).family, hard, power);
+    }
   const size = sizeHit(danger, sought);
-  if (size !== "none") best.set("size", 1);
-  const isHard = (family: Family) => HARD_FAMILIES.has(family) || (family === "size" && size === "hard");
+  if (size !== "none") tell("size", size === "hard", 1);
   const families = [...best]
-    .map(([family, power]) => ({ family, hard: isHard(family), power }))
+    .map(([family, { hard, power }]) => ({ family, hard, power }))
     .sort((one, other) => Number(other.hard) - Number(one.hard) || other.power - one.power);
   return { danger: danger.id, sought: sought.id, families, share: shareRuledOut(families) };
 }
 
 /** How often a look at a body of the sought kind shows a state that speaks against the danger, from 0 to 1. */
-function shareBeyond(sought: Sheet, danger: Sheet, character: CharacterId, age: Age): number {
+function shareBeyond(sought: Sheet, danger: Sheet, character: CharacterId, age: Age): { power: number; hard: boolean } {
   const mine = Object.entries(sought.characters[character]?.[age] ?? {});
   const theirs = danger.characters[character]?.[age];
-  if (mine.length === 0 || theirs === undefined) return 0;
+  if (mine.length === 0 || theirs === undefined) return { power: 0, hard: false };
+  const never = danger.never.filter((one) => one.character === character).flatMap((one) => one.states);
   let total = 0;
   let beyond = 0;
+  let hard = 0;
   for (const [state, frequency] of mine) {
     total += SHARE[frequency];
-    const fits = state in theirs || neighboursOf(state).some((other) => other in theirs);
-    if (!fits) beyond += SHARE[frequency];
+    const near = dangerNeighbours(character, state).some(
+      (other) => theirs[other] !== undefined && theirs[other] !== "rare",
+    );
+    if (state in theirs || near) continue;
+    beyond += SHARE[frequency];
+    if (never.includes(state) || isHardLook(character, age, [state])) hard += SHARE[frequency];
   }
-  return beyond / total;
+  return { power: (hard > 0 ? hard : beyond) / total, hard: hard > 0 };
 }
 
 /** Whether a middling grown body of the sought kind is out of the danger's sizes, and by how much. */

@@ -1,6 +1,6 @@
 /** The find that a sheet leads to expect, on a young and a grown body. */
 import { type Body, type Find, findSchema } from "../find/schema.ts";
-import { CHARACTER_IDS, definitionOf, SITE_CHARACTERS } from "../find/vocabulary.ts";
+import { CHARACTER_IDS, definitionOf, REGIONS, SITE_CHARACTERS } from "../find/vocabulary.ts";
 import type { BodyScene } from "../judge/scene.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import { expectedLook, expectedMeasures } from "../next/expected.ts";
@@ -10,6 +10,15 @@ export const KEPT = ["both", "young", "mature"] as const;
 export type Kept = (typeof KEPT)[number];
 
 const BODY_CHARACTERS = CHARACTER_IDS.filter((id) => definitionOf(id).of === "body");
+
+/** The first region of a sheet, in the middle of its months there. */
+function timeAndPlace({ months }: Sheet): Partial<Find> {
+  const region = REGIONS.find((one) => months[one] !== undefined);
+  const there = region === undefined ? [] : (months[region] ?? []);
+  const month = there[Math.floor(there.length / 2)];
+  if (region === undefined || month === undefined) return {};
+  return { place: { region }, foundAt: `2026-${String(month).padStart(2, "0")}-15T10:00:00+00:00` };
+}
 
 /** A find as its sheet tells it: every character as its musts ask or as it is commonest, of middling size, lifted whole. */
 export function typicalFind(sheet: Sheet, more: Partial<Find> = {}, kept: Kept = "both"): Find {
@@ -21,7 +30,7 @@ export function typicalFind(sheet: Sheet, more: Partial<Find> = {}, kept: Kept =
       ...bare,
       measures: expectedMeasures(sheet, age),
       seen: BODY_CHARACTERS.flatMap((character) => {
-        // only what is closed all round is halved to see what it will become
+        // only what is closed all round is halved to see what it will become, and heat is for the doubtful
         if (character === "bisection" && !encloses) return [];
         return expectedLook(sheet, character, scene, false).map(({ states }) => ({ character, states: [...states] }));
       }),
@@ -37,6 +46,7 @@ export function typicalFind(sheet: Sheet, more: Partial<Find> = {}, kept: Kept =
     version: 1,
     id: sheet.id,
     site,
+    ...timeAndPlace(sheet),
     ...more,
     bodies: [bodyOf("A", "young"), bodyOf("B", "mature")],
   });

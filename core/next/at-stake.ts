@@ -2,7 +2,7 @@
 import { CHARACTER_IDS, definitionOf } from "../find/vocabulary.ts";
 import type { Judgement } from "../judge/judge.ts";
 import type { Conditions } from "../judge/masks.ts";
-import { CONTRADICTS, type Weighing, weigh } from "../judge/weigh.ts";
+import { isAgainst, type Weighing, weigh } from "../judge/weigh.ts";
 import { expectedLook } from "./expected.ts";
 
 /** Sheets by character; characters that move nothing are left out. */
@@ -11,7 +11,7 @@ export type AtStake = Readonly<Record<string, readonly string[]>>;
 /** For each character of a body or of the site, the dangers not yet ruled out that it would speak against. */
 export function atStake({ dangers, candidates, scene, knowledge }: Judgement): AtStake {
   const supposed = candidates.find((one) => one.fits && one.sheet.tier !== "inedible");
-  const standing = dangers.filter((danger) => danger.status !== "ruled-out");
+  const standing = dangers.filter((danger) => !danger.aside && danger.status !== "ruled-out");
   if (supposed === undefined || standing.length === 0) return {};
   const stakes: Record<string, string[]> = {};
   const nearest = new Set(standing.map((danger) => danger.nearest.body));
@@ -34,7 +34,7 @@ export function atStake({ dangers, candidates, scene, knowledge }: Judgement): A
       );
     }
     const moved = standing.filter(({ row, nearest: { body } }) =>
-      weighings.get(body)?.some((weighing) => weighing[row] === CONTRADICTS),
+      weighings.get(body)?.some((weighing) => isAgainst(weighing[row])),
     );
     if (moved.length > 0) stakes[character] = moved.map(({ sheet }) => sheet.id);
   }

@@ -1,12 +1,5 @@
 /** What tells two kinds apart: the characters that separate their sheets, best first, and what would hide each. */
-import {
-  type Age,
-  CHARACTER_IDS,
-  type CharacterId,
-  definitionOf,
-  type Family,
-  HARD_FAMILIES,
-} from "../find/vocabulary.ts";
+import { type Age, CHARACTER_IDS, type CharacterId, canBeHard, definitionOf, type Family } from "../find/vocabulary.ts";
 import { MASKS } from "../judge/masks.ts";
 import { SHARE } from "../judge/ranking.ts";
 import { type Sheet, type StateTable, tablesOf } from "../knowledge/sheet.ts";
@@ -36,7 +29,7 @@ export function compareSheets(one: Sheet, other: Sheet): readonly Difference[] {
       {
         character,
         family,
-        hard: HARD_FAMILIES.has(family),
+        hard: canBeHard(character),
         ...(byAge ? { age: best.age } : {}),
         power: best.power,
         one: statesAt(one, character, best.age),

@@ -21,7 +21,9 @@ export function expectedLook(
     for (const way of must.ways)
       for (const clause of way) if (clause.character === character) for (const one of clause.states) asked.add(one);
   const state = commonest(tables, (one) => asked.has(one)) ?? commonest(tables, () => true);
-  return state === undefined ? [] : [{ character, body: body?.body.id ?? "site", states: [state], sure: true, heated }];
+  return state === undefined
+    ? []
+    : [{ character, body: body?.body.id ?? "site", states: [state], sure: true, heated, repeated: false }];
 }
 
 /** The state of the highest frequency, the first listed of several. */

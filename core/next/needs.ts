@@ -40,7 +40,7 @@ export function needsOf({ dangers, scene }: Judgement, options: readonly Option[
     const place = scene.bodies.findIndex((one) => one.body.id === body.id);
     for (const danger of dangers) {
       const distance = danger.perBody[place];
-      if (distance === undefined || distance.status === "ruled-out") continue;
+      if (danger.aside || distance === undefined || distance.status === "ruled-out") continue;
       const key = keyOf(body.id, distance.families, distance.hard, pairs, danger.row);
       const known = needs.get(key);
       if (known !== undefined) {

@@ -1,5 +1,5 @@
 /** The tests that could still be done on this find, with what each would show if the find is what it seems to be. */
-import { type Age, type CharacterId, definitionOf, HARD_FAMILIES } from "../find/vocabulary.ts";
+import { type Age, type CharacterId, isHardLook } from "../find/vocabulary.ts";
 import { familyBit, familyBitOf } from "../judge/families.ts";
 import type { Judgement } from "../judge/judge.ts";
 import type { Look } from "../judge/looks.ts";
@@ -7,7 +7,7 @@ import { type Conditions, isHidden } from "../judge/masks.ts";
 import { SHARE } from "../judge/ranking.ts";
 import { type BodyScene, hasQuickLook, ONCE_ONLY } from "../judge/scene.ts";
 import { weighSizes } from "../judge/sizes.ts";
-import { CONTRADICTS, weigh } from "../judge/weigh.ts";
+import { CONTRADICTS, NEVER, weigh } from "../judge/weigh.ts";
 import { FREQUENCIES, type Sheet } from "../knowledge/sheet.ts";
 import { type Column, countBits, type Tables, tablesOfSheets } from "../knowledge/tables.ts";
 import { expectedLook, expectedMeasures } from "./expected.ts";
@@ -97,8 +97,10 @@ function againstOf(
   age: Age | undefined,
   conditions: Conditions | undefined,
 ): Against {
-  const hit = HARD_FAMILIES.has(definitionOf(look.character).family) ? 2 : 1;
-  const hits = weigh(dangers, look, age, conditions, false).map((kind) => (kind === CONTRADICTS ? hit : 0));
+  const hit = isHardLook(look.character, age, look.states) ? 2 : 1;
+  const hits = weigh(dangers, look, age, conditions, false).map((kind) =>
+    kind === NEVER ? 2 : kind === CONTRADICTS ? hit : 0,
+  );
   const theirs = dangers.column(look.character, age);
   const mine = supposed.column(look.character, age);
   return {

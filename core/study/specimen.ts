@@ -139,7 +139,7 @@ export function apparentStates(
 ): readonly string[] {
   // what age alone makes of a body is in the sheets' own tables
   if (day === "ordinary") return truth;
-  const look: Look = { character, body: "", states: truth, sure: true, heated: false };
+  const look: Look = { character, body: "", states: truth, sure: true, heated: false, repeated: false };
   return truth.map((state) => {
     const masks = masksInForce(look, conditions).filter((mask) => mask.from?.includes(state) ?? true);
     const mask = happens(chance, OFTEN.masked) ? pick(chance, masks) : undefined;

@@ -1,6 +1,6 @@
 /** Where bodies of one find contradict each other: a bad example, a slip, or a second kind among them. */
 import type { Find } from "../find/schema.ts";
-import { CHARACTER_IDS, type CharacterId, definitionOf, HARD_FAMILIES } from "../find/vocabulary.ts";
+import { CHARACTER_IDS, type CharacterId, canBeHard, definitionOf } from "../find/vocabulary.ts";
 import { isHidden } from "../judge/masks.ts";
 import { type BodyScene, sceneOf } from "../judge/scene.ts";
 
@@ -17,8 +17,8 @@ export interface Disagreement {
 export function disagreements(find: Find): readonly Disagreement[] {
   const { bodies } = sceneOf(find);
   return CHARACTER_IDS.flatMap((character) => {
-    const { family, of } = definitionOf(character);
-    if (of === "site" || !HARD_FAMILIES.has(family)) return [];
+    const { of } = definitionOf(character);
+    if (of === "site" || !canBeHard(character)) return [];
     const clear = bodies.flatMap((body) => {
       const look = body.looks.get(character);
       return look?.sure === true && !isHidden(look, body.conditions) ? [{ body, states: look.states }] : [];

@@ -1,6 +1,7 @@
 /** How a look stands to a sheet, worked out the plain, slow way: the oracle for the one that remembers. */
 
-import { AGES, type Age, areNeighbours } from "../../find/vocabulary.ts";
+import { dangerNeighbours, soughtNeighbours } from "../../find/neighbours.ts";
+import { AGES, type Age } from "../../find/vocabulary.ts";
 import type { Agreement } from "../../judge/contradictions.ts";
 import type { Look } from "../../judge/looks.ts";
 import { type Conditions, canHide, MASKS, ownMasksInForce } from "../../judge/masks.ts";
@@ -17,15 +18,21 @@ export function plainAgreement(
   const byAge = sheet.characters[look.character];
   if (byAge === undefined) return { kind: "silent" };
   const truths: string[] = [];
+  const common: string[] = [];
   for (const one of age === undefined ? AGES : [age]) {
     const table = byAge[one];
     if (table === undefined) return { kind: "silent" };
     truths.push(...Object.keys(table));
+    common.push(...Object.entries(table).flatMap(([state, often]) => (often === "rare" ? [] : [state])));
   }
   const isPlain = (state: string): boolean => {
     if (state === "pleasant-unnamed") return true;
     if (state === "unpleasant-unnamed" && !every) return true;
-    return truths.some((truth) => truth === state || areNeighbours(truth, state));
+    if (truths.includes(state)) return true;
+    // what a danger's sheet calls rare has no neighbours
+    return every
+      ? truths.some((truth) => soughtNeighbours(look.character, truth).includes(state))
+      : common.some((truth) => dangerNeighbours(look.character, truth).includes(state));
   };
   const inForce = [
     ...MASKS.filter(

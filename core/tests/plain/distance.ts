@@ -1,19 +1,19 @@
 /** How many mistakes away one danger is from one body, worked out the plain, slow way: the oracle for the tables. */
-import { type MaskUse, maskUse, type Point } from "../../judge/contradictions.ts";
+import { type MaskUse, maskUse } from "../../judge/contradictions.ts";
 import { type Status, statusOf } from "../../judge/distance.ts";
 import type { Look } from "../../judge/looks.ts";
 import { type BodyScene, type Inherited, type Scene, undoesQuickLook } from "../../judge/scene.ts";
 import { sizePoints } from "../../judge/sizes.ts";
 import type { Sheet } from "../../knowledge/sheet.ts";
 import { plainAgreement } from "./agreement.ts";
-import { plainPoint } from "./point.ts";
+import { type PlainPoint, plainPoint } from "./point.ts";
 
 /** What the core says of one danger and one body. */
 export interface PlainDistance {
   readonly body: string;
   readonly mistakes: number;
   readonly status: Status;
-  readonly points: readonly Point[];
+  readonly points: readonly PlainPoint[];
   readonly masks: readonly MaskUse[];
   /** Looks that fit the danger's sheet, sure or not. */
   readonly speaksFor: readonly Look[];
@@ -27,43 +27,83 @@ export function plainDistance(
   inherited: readonly Inherited[],
   asked: 2 | 3,
 ): PlainDistance {
-  const points: Point[] = sizePoints(danger, body.body);
   const masks: MaskUse[] = [];
   const speaksFor: Look[] = [];
-  const weigh = (look: Look, at: BodyScene | undefined): Point[] => {
+  const weigh = (look: Look, at: BodyScene | undefined): PlainPoint[] => {
     const agreement = plainAgreement(danger, look, at?.body.age, at?.conditions, false);
     if (agreement.kind === "agrees") speaksFor.push(look);
     if (agreement.kind === "masked") masks.push(...agreement.masks.map((mask) => maskUse(mask, look)));
     return agreement.kind === "contradicts" && look.sure ? [plainPoint(danger, look, at?.body.age)] : [];
   };
-  for (const look of scene.site.values()) points.push(...weigh(look, undefined));
-  for (const look of body.looks.values()) points.push(...weigh(look, body));
+  const sizes = sizePoints(danger, body.body).map((point) => ({ ...point, never: false }));
+  const all = [
+    ...sizes,
+    ...[...scene.site.values()].flatMap((look) => weigh(look, undefined)),
+    ...[...body.looks.values()].flatMap((look) => weigh(look, body)),
+  ];
   const borrowed = inherited.flatMap(({ look, from }) => weigh(look, from));
-  const own = new Set(points.map((point) => point.family));
-  const extra = borrowed.filter((point) => !own.has(point.family));
-  const granted = grantedPoint(body, points, extra);
-  const all = granted === undefined ? points : [...points, granted];
-  const counted = isRingAlone(body, all, borrowed) ? all.filter((point) => point.family === "ring") : all;
-  const mistakes = new Set(counted.map((point) => point.family)).size;
+  const joined = joinedAway(body, all);
+  const points = all.filter((point) => !joined.has(point.character));
+  const granted = grantedPoint(body, points, borrowed, all);
+  const counted = granted === undefined ? points : [...points, granted];
+  const families = new Set(counted.map((point) => point.family));
+  const twice = [...families].filter((family) => isLookedAtTwice(danger, scene, body, all, family));
+  const mistakes = families.size + twice.length;
   return {
     body: body.body.id,
     mistakes,
-    status: statusOf(
-      mistakes,
-      counted.some((point) => point.hard),
-      asked,
-    ),
-    points: counted,
+    status: statusOf(mistakes, all.some((point) => point.hard) || granted?.hard === true, asked),
+    points: [...all, ...(granted === undefined ? [] : [granted])].filter((point) => families.has(point.family)),
     masks,
     speaksFor,
   };
 }
 
-/** One slip at the ring of a young body would undo both its ring and its gills: where nothing else speaks, they are one. */
-function isRingAlone(body: BodyScene, points: readonly Point[], borrowed: readonly Point[]): boolean {
-  if (!undoesQuickLook(body, "ring") && borrowed.some((point) => point.character === "spore-print")) return false;
-  const characters = points.map((point) => point.character).sort();
-  return body.body.age === "young" && characters.join() === "gill-colour,ring";
+/** Whether what the danger never shows was looked at twice in a family: on two bodies, at two times, by gills and print. */
+function isLookedAtTwice(
+  danger: Sheet,
+  scene: Scene,
+  body: BodyScene,
+  points: readonly PlainPoint[],
+  family: string,
+): boolean {
+  const never = points.filter((point) => point.never && point.family === family);
+  if (never.length > 1) return true;
+  return never.some(({ character }) => {
+    const own = [...body.looks.values(), ...scene.site.values()].find((look) => look.character === character);
+    if (own?.repeated === true) return true;
+    return scene.bodies.some((other) => {
+      if (other === body) return false;
+      const look = [...other.looks.values()].find((one) => one.character === character);
+      if (look === undefined || !look.sure) return false;
+      const against = plainAgreement(danger, look, other.body.age, other.conditions, false).kind === "contradicts";
+      return against && plainPoint(danger, look, other.body.age).never;
+    });
+  });
+}
+
+/** The characters that are one look with another: dropped where the other speaks too and their family has nothing else. */
+function joinedAway(body: BodyScene, points: readonly PlainPoint[]): ReadonlySet<string> {
+  const states = (character: string) =>
+    [...body.looks.values()].find((look) => look.character === character)?.states ?? [];
+  const shows = (character: string, ...some: string[]) => states(character).some((state) => some.includes(state));
+  const pairs: readonly (readonly [string, string, boolean])[] = [
+    ["ring", "gill-colour", body.body.age === "young"],
+    ["ring", "stem-surface", shows("ring", "sheath") && shows("stem-surface", "scaly-below-ring")],
+    [
+      "base",
+      "veil-on-cap",
+      shows("base", "gutter-bulb", "clasping-rim", "scaly-rings") &&
+        shows("veil-on-cap", "white-warts", "grey-warts", "tan-warts", "yellow-warts", "sheets"),
+    ],
+  ];
+  const dropped = pairs.flatMap(([kept, other, together]) => {
+    const one = points.find((point) => point.character === kept);
+    const second = points.find((point) => point.character === other);
+    if (!together || one === undefined || second === undefined) return [];
+    return points.filter((point) => point.family === second.family).length === 1 ? [other] : [];
+  });
+  return new Set(dropped);
 }
 
 /** The look that a point stands or falls with. */
@@ -73,13 +113,24 @@ function restsOn(body: BodyScene, character: string): string {
 
 /**
  * All that a body inherits rests on its quick look: one mistake there undoes all of it, so it is worth one mistake at
- * most, and none where a point of the body's own rests on that same quick look alone.
+ * most, and none where a point of the body's own rests on that same quick look alone. A hard one may make hard what
+ * speaks softly already.
  */
-function grantedPoint(body: BodyScene, own: readonly Point[], extra: readonly Point[]): Point | undefined {
-  const restsOnQuickLook = [...new Set(own.map((point) => point.family))].some((family) => {
-    const ofFamily = own.filter((point) => point.family === family);
+function grantedPoint(
+  body: BodyScene,
+  own: readonly PlainPoint[],
+  borrowed: readonly PlainPoint[],
+  all: readonly PlainPoint[],
+): PlainPoint | undefined {
+  const families = new Set(own.map((point) => point.family));
+  const restsOnQuickLook = [...families].some((family) => {
+    const ofFamily = all.filter((point) => point.family === family);
     return ofFamily.length === 1 && ofFamily.every((point) => undoesQuickLook(body, restsOn(body, point.character)));
   });
   if (restsOnQuickLook) return undefined;
-  return extra.find((point) => point.hard) ?? extra[0];
+  const isHard = all.some((point) => point.hard);
+  return (
+    borrowed.find((point) => point.hard && (!families.has(point.family) || !isHard)) ??
+    borrowed.find((point) => !point.hard && !families.has(point.family))
+  );
 }

@@ -1,5 +1,5 @@
 /** The point that a contradicting look makes, put into words anew each time: the oracle for the tables. */
-import { AGES, type Age, definitionOf, HARD_FAMILIES } from "../../find/vocabulary.ts";
+import { AGES, type Age, definitionOf, isHardLook } from "../../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../../find/words.ts";
 import type { Point } from "../../judge/contradictions.ts";
 import type { Look } from "../../judge/looks.ts";
@@ -7,8 +7,19 @@ import type { Sheet } from "../../knowledge/sheet.ts";
 
 const TOLD = 4;
 
-/** Same meaning as `pointOf`. */
-export function plainPoint(sheet: Sheet, look: Look, age: Age | undefined): Point {
+/** Whether the kind never shows any of what was seen. */
+function isNever({ never }: Sheet, { character, states }: Look): boolean {
+  const told = never.filter((one) => one.character === character).flatMap((one) => one.states);
+  return states.every((state) => told.includes(state));
+}
+
+/** A point, and whether the danger never shows such a thing. */
+export interface PlainPoint extends Point {
+  readonly never: boolean;
+}
+
+/** Same meaning as `pointsOf`. */
+export function plainPoint(sheet: Sheet, look: Look, age: Age | undefined): PlainPoint {
   const { character, body } = look;
   const { family } = definitionOf(character);
   const byAge = sheet.characters[character] ?? {};
@@ -22,10 +33,11 @@ export function plainPoint(sheet: Sheet, look: Look, age: Age | undefined): Poin
   const where = body === "site" ? "" : ` on ${body}`;
   const more = listed.length > TOLD ? " and others" : "";
   return {
+    never: isNever(sheet, look),
     family,
     character,
     body,
-    hard: HARD_FAMILIES.has(family),
+    hard: isHardLook(character, age, look.states) || isNever(sheet, look),
     text: `${CHARACTER_WORDS[character].plain}: ${seen}${where}; the ${sheet.names.common} has ${told}${more}`,
   };
 }
