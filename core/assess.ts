@@ -5,7 +5,7 @@ import { definitionOf, type Family } from "./find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "./find/words.ts";
 import type { Contradiction, MissingMust, OddCharacter } from "./judge/candidates.ts";
 import type { MaskUse, Point } from "./judge/contradictions.ts";
-import type { Status } from "./judge/distance.ts";
+import type { Evidence, Status } from "./judge/distance.ts";
 import { type DangerDistance, evidenceOf, type Judgement, judge } from "./judge/judge.ts";
 import type { Look } from "./judge/looks.ts";
 import type { Misplaced } from "./judge/season.ts";
@@ -98,7 +98,7 @@ export function assess(find: Find, knowledge: Knowledge): Answer {
     dangers: dangerAnswers(judgement),
     candidates: candidateAnswers(judgement),
     bodies: ruling.bodies,
-    next: planNext(supposed, ruling.verdict, agesUntold(find)),
+    next: planNext(supposed, ruling, agesUntold(find)),
     atStake: atStake(supposed),
   };
 }
@@ -126,7 +126,12 @@ function dangerAnswers(judgement: Judgement): DangerAnswer[] {
 
 function dangerAnswer(judgement: Judgement, danger: DangerDistance, signOf: (look: Look) => Sign): DangerAnswer {
   const { sheet, nearest, status, perBody, aside } = danger;
-  const { points, masks, speaksFor } = evidenceOf(judgement, danger, nearest.body);
+  // of a far danger it is hardly ever asked: told when it is
+  let told: Evidence | undefined;
+  const evidence = (): Evidence => {
+    told ??= evidenceOf(judgement, danger, nearest.body);
+    return told;
+  };
   return {
     sheet: sheet.id,
     name: sheet.names.common,
@@ -137,9 +142,15 @@ function dangerAnswer(judgement: Judgement, danger: DangerDistance, signOf: (loo
     status,
     ...(aside ? { aside } : {}),
     body: nearest.body,
-    points,
-    masks,
-    speaksFor: speaksFor.map(signOf),
+    get points() {
+      return evidence().points;
+    },
+    get masks() {
+      return evidence().masks;
+    },
+    get speaksFor() {
+      return evidence().speaksFor.map(signOf);
+    },
     bodies: perBody.map(({ body, mistakes, status: on }) => ({ body, mistakes, status: on })),
   };
 }
@@ -158,8 +169,9 @@ function signFrom({ character, body, states }: Look): Sign {
 }
 
 function candidateAnswers({ candidates }: Judgement): CandidateAnswer[] {
-  return candidates.map(
-    ({ sheet, fits, allowed, mustsConfirmed, mustsMissing, contradictions, doubts, near, misplaced }) => ({
+  return candidates.map((candidate) => {
+    const { sheet, fits, allowed, mustsConfirmed, mustsMissing, near, misplaced } = candidate;
+    return {
       sheet: sheet.id,
       name: sheet.names.common,
       tier: sheet.tier,
@@ -168,10 +180,14 @@ function candidateAnswers({ candidates }: Judgement): CandidateAnswer[] {
       mustsConfirmed,
       mustsMissing: mustsMissing.map((must) => must.character),
       missing: mustsMissing,
-      contradictions,
-      doubts,
+      get contradictions() {
+        return candidate.contradictions;
+      },
+      get doubts() {
+        return candidate.doubts;
+      },
       ...(near === undefined ? {} : { near }),
       misplaced,
-    }),
-  );
+    };
+  });
 }

@@ -129,7 +129,14 @@ export { compareSheets, type Difference } from "./next/compare.ts";
 export { type Cover, type CoverProblem, cheapestCover, type Demand } from "./next/cover.ts";
 export { testWords } from "./next/field-tests.ts";
 export { type IfWrong, ifWrong, type Nearer } from "./next/if-wrong.ts";
-export { type CannotSettle, coverProblemOf, type Plan, type PlannedTest } from "./next/plan.ts";
+export {
+  type CannotSettle,
+  coverProblemOf,
+  type Further,
+  type Opens,
+  type Plan,
+  type PlannedTest,
+} from "./next/plan.ts";
 export {
   closingLine,
   type Described,

@@ -1,8 +1,8 @@
 /** How a sought kind stands: whether it still fits, what its musts lack, what speaks against it. */
-import { isHardLook } from "../find/vocabulary.ts";
+import { type Age, CHARACTER_IDS, type CharacterId, isHardLook } from "../find/vocabulary.ts";
 import { characterPhrase, stateWords, wordList } from "../find/words.ts";
 import type { Clause, Sheet } from "../knowledge/sheet.ts";
-import type { Tables } from "../knowledge/tables.ts";
+import { bitsOf, type Tables } from "../knowledge/tables.ts";
 import type { RulesInForce } from "./condition.ts";
 import { listedStates, type Point, pointsOf } from "./contradictions.ts";
 import type { Look } from "./looks.ts";
@@ -66,24 +66,22 @@ export const AGES_MUST = "age";
 export const SEASON_MUST = "season";
 
 /**
- * Weighs every sought sheet against the find. All bodies count, kept or not: they are thought to be one kind.
+ * Weighs every sought sheet against the find. All bodies count, kept or not: they are thought to be one kind. What
+ * speaks against a kind is counted look by look over all rows, and put into words only where it is asked for.
  * @returns a candidate a row of the tables
  */
 export function candidatesOf(tables: Tables, scene: Scene, rules: RulesInForce): Candidate[] {
   const weighed: Weighed[] = [
     {
       body: undefined,
-      looks: [...scene.site.values()].map((look) => ({
-        look,
-        weighing: weigh(tables, look, undefined, undefined, true),
-        hard: false,
-        point: pointsOf(tables, look, undefined),
-      })),
+      looks: [...scene.site.values()].map((look) => soughtLook(tables, look, undefined)),
       offSize: new Map(),
     },
     ...scene.bodies.map((body) => weighedBody(tables, body)),
   ];
-  return tables.sheets.map((sheet, row) => candidate(sheet, row, weighed, scene, rules));
+  const tally = tallyOf(tables, weighed);
+  const proofs = proofsOf(scene);
+  return tables.sheets.map((sheet, row) => candidate(sheet, row, weighed, tally, scene, rules, proofs));
 }
 
 interface SoughtLook {
@@ -100,72 +98,135 @@ interface Weighed {
   readonly offSize: ReadonlyMap<number, boolean>;
 }
 
+function soughtLook(tables: Tables, look: Look, body: BodyScene | undefined): SoughtLook {
+  const age = body?.body.age;
+  return {
+    look,
+    hard: isHardLook(look.character, age, look.states),
+    weighing: weigh(tables, look, age, body?.conditions, true),
+    point: pointsOf(tables, look, age),
+  };
+}
+
 function weighedBody(tables: Tables, body: BodyScene): Weighed {
   const offSize = new Map<number, boolean>();
   weighSizes(tables, body.body, (row, _family, hard) => offSize.set(row, hard || offSize.get(row) === true));
-  const looks = [...body.looks.values()].map((look) => ({
-    look,
-    hard: isHardLook(look.character, body.body.age, look.states),
-    weighing: weigh(tables, look, body.body.age, body.conditions, true),
-    point: pointsOf(tables, look, body.body.age),
-  }));
-  return { body, looks, offSize };
+  return { body, looks: [...body.looks.values()].map((look) => soughtLook(tables, look, body)), offSize };
+}
+
+/** What speaks against each row, in numbers. */
+interface Tally {
+  readonly contradicted: Uint16Array;
+  readonly doubted: Uint8Array;
+  /** Number of the one soft character that speaks against it, from one; zero for none, MORE for more or something hard. */
+  readonly odd: Uint8Array;
+}
+
+const MORE = 255;
+const SIZE = "size";
+const SIZE_NUMBER = MORE - 1;
+
+function tallyOf(tables: Tables, weighed: readonly Weighed[]): Tally {
+  const rows = tables.sheets.length;
+  const contradicted = new Uint16Array(rows);
+  const doubted = new Uint8Array(rows);
+  const odd = new Uint8Array(rows);
+  const against = (row: number, character: number) => {
+    contradicted[row] = (contradicted[row] ?? 0) + 1;
+    const before = odd[row] ?? 0;
+    odd[row] = before === 0 || before === character ? character : MORE;
+  };
+  for (const { body, looks, offSize } of weighed) {
+    for (const { look, hard, weighing } of looks) {
+      const number = hard ? MORE : CHARACTER_IDS.indexOf(look.character) + 1;
+      for (let row = 0; row < rows; row += 1) {
+        const kind = weighing[row];
+        if (kind !== CONTRADICTS && kind !== MASKED) continue;
+        if (kind === CONTRADICTS && look.sure) against(row, number);
+        else doubted[row] = 1;
+      }
+    }
+    for (const [row, hard] of offSize) {
+      const sheet = tables.sheets[row];
+      if (body === undefined || sheet === undefined) continue;
+      against(row, hard ? MORE : SIZE_NUMBER);
+      contradicted[row] = (contradicted[row] ?? 0) + sizePoints(sheet, body.body).length - 1;
+    }
+  }
+  return { contradicted, doubted, odd };
 }
 
 function candidate(
   sheet: Sheet,
   row: number,
   weighed: readonly Weighed[],
+  { contradicted, doubted, odd }: Tally,
   scene: Scene,
   rules: RulesInForce,
+  proofs: Proofs,
 ): Candidate {
-  const contradictions: Contradiction[] = [];
-  const doubts: Contradiction[] = [];
-  let contradicted = 0;
-  /** The one soft character that speaks against it so far; null where there is more, or something hard. */
-  let odd: (() => OddCharacter) | undefined | null;
-  let oddCharacter: string | undefined;
-  const against = (character: string, hard: boolean, tellOdd: () => OddCharacter) => {
-    contradicted += 1;
-    if (odd === undefined && !hard) {
-      odd = tellOdd;
-      oddCharacter = character;
-    } else if (hard || character !== oddCharacter) odd = null;
-  };
-  for (const { body, looks, offSize } of weighed) {
-    for (const { look, hard, weighing, point } of looks) {
-      const kind = weighing[row];
-      if (kind !== CONTRADICTS && kind !== MASKED) continue;
-      if (kind === CONTRADICTS && look.sure) {
-        against(look.character, hard, () => oddLook(sheet, look, body));
-        tell(contradictions, () => point(row));
-      } else if (contradicted === 0) tell(doubts, () => point(row));
-    }
-    if (body !== undefined && offSize.has(row)) {
-      const points = sizePoints(sheet, body.body);
-      against(SIZE, offSize.get(row) === true, () => oddSize(points[0]));
-      contradicted += points.length - 1;
-      for (const point of points) tell(contradictions, () => point);
-    }
-  }
-  const mustsMissing = missingMusts(sheet, scene);
+  const count = contradicted[row] ?? 0;
+  const oddNumber = odd[row] ?? 0;
+  const isNear = count > 0 && oddNumber !== MORE;
+  const mustsMissing = missingMusts(sheet, scene, proofs);
   const listed = sheet.musts.length + (sheet.agesNeeded > 1 ? 1 : 0) + (sheet.seasonIsMust ? 1 : 0);
+  let told: Told | undefined;
+  const tellAll = (): Told => {
+    told ??= toldOf(sheet, row, weighed);
+    return told;
+  };
   return {
     sheet,
-    fits: contradicted === 0,
-    fitsPlainly: contradicted === 0 && doubts.length === 0,
+    fits: count === 0,
+    fitsPlainly: count === 0 && doubted[row] === 0,
     allowed: isAllowed(sheet, rules),
     mustsConfirmed: listed - mustsMissing.length,
     mustsMissing,
-    contradicted,
-    contradictions,
-    doubts: contradicted === 0 ? doubts : [],
-    near: odd?.(),
-    misplaced: contradicted === 0 || odd !== null ? misplacedBy(sheet, scene.find) : [],
+    contradicted: count,
+    get contradictions() {
+      return count === 0 ? NONE : tellAll().contradictions;
+    },
+    get doubts() {
+      return count === 0 && doubted[row] === 1 ? tellAll().doubts : NONE;
+    },
+    near: isNear ? oddOf(sheet, row, weighed) : undefined,
+    misplaced: count === 0 || isNear ? misplacedBy(sheet, scene.find) : [],
   };
 }
 
-const SIZE = "size";
+const NONE: readonly Contradiction[] = [];
+
+interface Told {
+  readonly contradictions: readonly Contradiction[];
+  readonly doubts: readonly Contradiction[];
+}
+
+/** The first few things that speak against a row, or that are in doubt, in words. */
+function toldOf(sheet: Sheet, row: number, weighed: readonly Weighed[]): Told {
+  const contradictions: Contradiction[] = [];
+  const doubts: Contradiction[] = [];
+  for (const { body, looks, offSize } of weighed) {
+    for (const { look, weighing, point } of looks) {
+      const kind = weighing[row];
+      if (kind !== CONTRADICTS && kind !== MASKED) continue;
+      tell(kind === CONTRADICTS && look.sure ? contradictions : doubts, () => point(row));
+    }
+    if (body !== undefined && offSize.has(row))
+      for (const point of sizePoints(sheet, body.body)) tell(contradictions, () => point);
+  }
+  return { contradictions, doubts };
+}
+
+/** The one odd character of a row that comes near: the first look that speaks against it. */
+function oddOf(sheet: Sheet, row: number, weighed: readonly Weighed[]): OddCharacter | undefined {
+  for (const { body, looks, offSize } of weighed) {
+    const look = looks.find((one) => one.weighing[row] === CONTRADICTS && one.look.sure);
+    if (look !== undefined) return oddLook(sheet, look.look, body);
+    if (body !== undefined && offSize.has(row)) return oddSize(sizePoints(sheet, body.body)[0]);
+  }
+  return undefined;
+}
+
 const TOLD_STATES = 4;
 
 /** "the cap edge (inrolled on A; it has plain or incurved)" */
@@ -216,24 +277,73 @@ export const HOUSE_RULE_WORDS: Readonly<Record<NonNullable<Sheet["houseRule"]>, 
   upsetters: "scaber stalks, honey fungus, clouded funnel and other upsetters: leave them",
 };
 
+/** A sure look that no mask could have made out of something else: it can confirm a must. */
+interface Proof {
+  readonly states: number;
+  readonly age: Age | undefined;
+  readonly body: BodyScene | undefined;
+}
+
+/** The proofs of a find by character, made once for all sheets. */
+export type Proofs = ReadonlyMap<CharacterId, readonly Proof[]>;
+
+/** Gathers what can confirm musts: the site's looks, and those of every body. */
+export function proofsOf(scene: Scene): Proofs {
+  const proofs = new Map<CharacterId, Proof[]>();
+  const add = ({ character, states }: Look, body: BodyScene | undefined) => {
+    const proof = { states: bitsOf(character, states), age: body?.body.age, body };
+    const known = proofs.get(character);
+    if (known === undefined) proofs.set(character, [proof]);
+    else known.push(proof);
+  };
+  for (const look of scene.site.values()) add(look, undefined);
+  for (const body of scene.bodies)
+    for (const look of body.looks.values()) if (look.sure && !isHidden(look, body.conditions)) add(look, body);
+  return proofs;
+}
+
+const CLAUSE_BITS = new WeakMap<Clause, number>();
+
+function clauseBits(clause: Clause): number {
+  let bits = CLAUSE_BITS.get(clause);
+  if (bits === undefined) {
+    bits = bitsOf(clause.character, clause.states);
+    CLAUSE_BITS.set(clause, bits);
+  }
+  return bits;
+}
+
+/** Whether a proof shows a clause: of the place any state, of a body nothing but what is asked, at the age asked. */
+function shows({ states, age, body }: Proof, clause: Clause): boolean {
+  const bits = clauseBits(clause);
+  if (body === undefined) return (states & bits) !== 0;
+  return (states & ~bits) === 0 && (clause.ages === undefined || (age !== undefined && clause.ages.includes(age)));
+}
+
+const NO_PROOFS: readonly Proof[] = [];
+
 /** The musts of a sheet that no sure, unhidden look confirms. */
-export function missingMusts(sheet: Sheet, scene: Scene): MissingMust[] {
+export function missingMusts(sheet: Sheet, scene: Scene, proofs: Proofs = proofsOf(scene)): MissingMust[] {
   const missing: MissingMust[] = [];
   const agesSeen = new Set<string>();
   const region = scene.find.place?.region;
+  const confirmed = (clauses: readonly Clause[], on?: BodyScene) =>
+    clauses.every((clause) =>
+      (proofs.get(clause.character) ?? NO_PROOFS).some(
+        (proof) => (on === undefined || proof.body === undefined || proof.body === on) && shows(proof, clause),
+      ),
+    );
   for (const must of sheet.musts) {
     if (region !== undefined && must.regions?.includes(region) === false) continue;
-    const way = must.ways.find((clauses) => clauses.every((clause) => isConfirmed(clause, scene, scene.bodies)));
+    const way = must.ways.find((clauses) => confirmed(clauses));
     const everywhere =
       !sheet.everyBody.includes(must.character) ||
-      scene.kept.every((body) =>
-        must.ways.some((clauses) => clauses.every((clause) => isConfirmed(clause, scene, [body]))),
-      );
+      scene.kept.every((body) => must.ways.some((clauses) => confirmed(clauses, body)));
     if (way === undefined || !everywhere) missing.push({ character: must.character, says: must.says });
     if (sheet.agesNeeded === 1) continue;
     for (const clause of way ?? [])
-      for (const body of scene.bodies)
-        if (body.body.age !== undefined && showsOn(clause, body)) agesSeen.add(body.body.age);
+      for (const proof of proofs.get(clause.character) ?? NO_PROOFS)
+        if (proof.age !== undefined && shows(proof, clause)) agesSeen.add(proof.age);
   }
   if (agesSeen.size < sheet.agesNeeded && sheet.agesNeeded > 1)
     missing.push({ character: AGES_MUST, says: `seen on bodies of ${sheet.agesNeeded} different ages` });
@@ -243,19 +353,4 @@ export function missingMusts(sheet: Sheet, scene: Scene): MissingMust[] {
       says: `the day it was found, for its months are a character of it (${monthWords(Object.values(sheet.months).flat())})`,
     });
   return missing;
-}
-
-function isConfirmed(clause: Clause, scene: Scene, bodies: readonly BodyScene[]): boolean {
-  const site = scene.site.get(clause.character);
-  if (site !== undefined) return site.states.some((state) => clause.states.includes(state));
-  return bodies.some((body) => showsOn(clause, body));
-}
-
-/** A clause is shown by a sure look at the right age that no mask could have made out of something else. */
-function showsOn(clause: Clause, body: BodyScene): boolean {
-  const look = body.looks.get(clause.character);
-  if (look === undefined || !look.sure || !look.states.every((state) => clause.states.includes(state))) return false;
-  const { age } = body.body;
-  if (clause.ages !== undefined && (age === undefined || !clause.ages.includes(age))) return false;
-  return !isHidden(look, body.conditions);
 }

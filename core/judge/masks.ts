@@ -113,6 +113,7 @@ const STAINS: readonly CharacterId[] = [
 ];
 const DEEP_FEET = ["sac", "bulb", "abrupt-bulb", "gutter-bulb", "clasping-rim", "scaly-rings"];
 const WASHES: readonly Wear[] = ["rain-washed", "handled", "nibbled", "cleaned", "waterlogged", "dried-out"];
+const NO_STAIN = ["none"];
 const WEAK_STAINS = ["none", "faint-yellow", "slight-blue", "brown"];
 const PALE = ["white", "cream", "buff"];
 /** Gill colours that come with the spores; yellow and orange ones are so from the first. */
@@ -167,6 +168,13 @@ export const MASKS: readonly Mask[] = [
     lift: "dig one out whole, from 2.5 cm beside the stem, and look into the hole",
   },
   {
+    id: "ground-not-opened",
+    characters: ["sac-colour", "foot-threads"],
+    inForce: (c) => c.lifted !== "whole",
+    why: "what goes on into the ground is seen only where the foot was dug out whole",
+    lift: "dig one out whole, from 2.5 cm beside the stem, and look into the hole",
+  },
+  {
     id: "base-in-the-cluster",
     characters: ["base"],
     from: DEEP_FEET,
@@ -188,6 +196,7 @@ export const MASKS: readonly Mask[] = [
     id: "stain-silenced",
     characters: STAINS,
     to: WEAK_STAINS,
+    usually: NO_STAIN,
     inForce: (c, look) => !look.heated && (c.frost || worn(c, "frozen")),
     why: "frost last night silences a stain: no yellow means nothing yet",
     lift: HEAT_LIFTS,
@@ -196,6 +205,7 @@ export const MASKS: readonly Mask[] = [
     id: "stain-dried",
     characters: STAINS,
     to: WEAK_STAINS,
+    usually: NO_STAIN,
     inForce: (c, look) => !look.heated && (c.drought || worn(c, "dried-out")),
     why: "drought silences a stain",
     lift: HEAT_LIFTS,
@@ -204,6 +214,7 @@ export const MASKS: readonly Mask[] = [
     id: "stain-cold",
     characters: STAINS,
     to: WEAK_STAINS,
+    usually: NO_STAIN,
     inForce: (c, look) => !look.heated && c.cold,
     why: "cold silences a stain",
     lift: "warm the piece in your hand for two minutes, then nick it again",

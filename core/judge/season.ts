@@ -67,8 +67,11 @@ function dayOf(foundAt: string): { day: number; month: number } {
   return { day: (FIRST_DAYS[month - 1] ?? 0) + Number(foundAt.slice(8, 10)) - 1, month };
 }
 
+const NOWHERE_ODD: readonly Misplaced[] = [];
+
 /** What the time and the place of a find say against a sought kind; nothing where they were not told. */
 export function misplacedBy(sheet: Sheet, { foundAt, place }: Find): readonly Misplaced[] {
+  if (place === undefined && foundAt === undefined) return NOWHERE_ODD;
   const misplaced: Misplaced[] = [];
   const name = `the ${sheet.names.common}`;
   const region = place?.region;
@@ -78,8 +81,11 @@ export function misplacedBy(sheet: Sheet, { foundAt, place }: Find): readonly Mi
       code: "out-of-region",
       text: `${capital(name)} is not told of ${region.replaceAll("-", " ")}: there another kind may look like it.`,
     });
-  const months = here ?? (region === undefined ? Object.values(sheet.months).flat() : []);
-  if (foundAt !== undefined && !sheet.allYear && months.length > 0) {
+  const months =
+    foundAt === undefined || sheet.allYear
+      ? []
+      : (here ?? (region === undefined ? Object.values(sheet.months).flat() : []));
+  if (foundAt !== undefined && months.length > 0) {
     const { day, month } = dayOf(foundAt);
     if (!isInMonths(day, months))
       misplaced.push({

@@ -38,7 +38,7 @@ export function weigh(
     every && look.body !== "site" && look.states.length > 1
       ? weighEvery(column, look, masks)
       : weighAny(column, look, masks, every);
-  for (const row of tables.withOwnMasks) {
+  for (const row of tables.withOwnMasks(look.character)) {
     const sheet = tables.sheets[row];
     if (sheet !== undefined && weighing[row] === CONTRADICTS)
       weighing[row] = CODES[agreementOf(sheet, look, age, conditions, every).kind];
@@ -125,7 +125,7 @@ export function masksBehind(
 ): readonly Mask[] {
   const sheet = tables.sheets[row];
   const listed = tables.column(look.character, age).listed[row] ?? 0;
-  const own = sheet === undefined ? [] : ownMasksInForce(sheet, look, conditions);
+  const own = sheet === undefined || sheet.masks.length === 0 ? [] : ownMasksInForce(sheet, look, conditions);
   const inForce = own.length === 0 ? masksInForce(look, conditions) : [...masksInForce(look, conditions), ...own];
   return inForce.filter((mask) => look.states.some((state) => (hidingBits(look, state, [mask]) & listed) !== 0));
 }

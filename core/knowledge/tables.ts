@@ -45,8 +45,8 @@ export interface Tables {
   readonly range: (measure: Measure) => Range;
   /** Bit sets of the states that a sheet never shows; undefined where no sheet says so of this character. */
   readonly never: (character: CharacterId) => Uint32Array | undefined;
-  /** Rows of the sheets that have masks of their own. */
-  readonly withOwnMasks: readonly number[];
+  /** Rows of the sheets that have masks of their own on a character. */
+  readonly withOwnMasks: (character: CharacterId) => readonly number[];
 }
 
 const BITS = new Map<CharacterId, ReadonlyMap<string, number>>();
@@ -86,6 +86,7 @@ export function tablesOfSheets(sheets: readonly Sheet[]): Tables {
   const columns = new Map<string, Column>();
   const ranges = new Map<Measure, Range>();
   const nevers = neversOf(sheets);
+  const ownMasks = ownMasksOf(sheets);
   return {
     sheets,
     column: (character, age) => {
@@ -109,8 +110,22 @@ export function tablesOfSheets(sheets: readonly Sheet[]): Tables {
       return range;
     },
     never: (character) => nevers.get(character),
-    withOwnMasks: sheets.flatMap((sheet, row) => (sheet.masks.length > 0 ? [row] : [])),
+    withOwnMasks: (character) => ownMasks.get(character) ?? NO_ROWS,
   };
+}
+
+const NO_ROWS: readonly number[] = [];
+
+function ownMasksOf(sheets: readonly Sheet[]): ReadonlyMap<CharacterId, readonly number[]> {
+  const rows = new Map<CharacterId, number[]>();
+  sheets.forEach((sheet, row) => {
+    for (const character of new Set(sheet.masks.flatMap((mask) => mask.characters))) {
+      const known = rows.get(character);
+      if (known === undefined) rows.set(character, [row]);
+      else known.push(row);
+    }
+  });
+  return rows;
 }
 
 function neversOf(sheets: readonly Sheet[]): ReadonlyMap<CharacterId, Uint32Array> {

@@ -19,7 +19,7 @@ export interface FieldTest {
 }
 
 const stillRooted = (c: Conditions) => c.lifted === undefined || c.lifted === "standing" || c.lifted === "pulled";
-const isSilenced = (c: Conditions) => c.frost || c.drought || c.cold || c.wear.has("frozen") || c.wear.has("dried-out");
+const isClosed = (c: Conditions) => c.age === "egg" || c.age === "button" || c.age === "young";
 
 export const FIELD_TESTS: readonly FieldTest[] = [
   {
@@ -37,7 +37,7 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     waitHours: 0,
     destroys: false,
     // a veil that still spans the gills is seen from below
-    shows: ["underside", "gill-fold", "underside-colour", "gill-colour", "pore-colour", "ring"],
+    shows: ["underside", "gill-fold", "underside-colour", "gill-colour", "pore-colour", "pore-drops", "ring"],
   },
   {
     id: "look-at-gill-build",
@@ -53,7 +53,16 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 0.5,
     waitHours: 0,
     destroys: false,
-    shows: ["ring", "ring-colour", "ring-place"],
+    shows: ["ring", "ring-colour", "ring-place", "ring-edge"],
+  },
+  {
+    id: "halve-a-young-one",
+    of: "body",
+    minutes: 1,
+    waitHours: 0,
+    destroys: true,
+    shows: ["veil-in-section"],
+    possible: isClosed,
   },
   {
     id: "look-at-stem",
@@ -95,7 +104,7 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 2,
     waitHours: 0,
     destroys: false,
-    shows: ["base"],
+    shows: ["base", "sac-colour", "foot-threads"],
     possible: stillRooted,
     changes: { lifted: "whole" },
   },
@@ -105,10 +114,11 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 0.5,
     waitHours: 0,
     destroys: false,
-    shows: ["base"],
+    shows: ["base", "sac-colour", "foot-threads"],
     possible: (c) => c.lifted === "whole",
   },
   { id: "nick-foot", of: "body", minutes: 1, waitHours: 0, destroys: false, shows: ["stain-base"] },
+  { id: "bruise-gills", of: "body", minutes: 1, waitHours: 0, destroys: false, shows: ["stain-gills", "stain-ring"] },
   { id: "press-pores", of: "body", minutes: 0.5, waitHours: 0, destroys: false, shows: ["stain-pores"] },
   { id: "bend-a-piece", of: "body", minutes: 0.5, waitHours: 0, destroys: false, shows: ["bend"] },
   { id: "scratch-cap", of: "body", minutes: 1, waitHours: 0, destroys: false, shows: ["stain-rub"] },
@@ -129,8 +139,7 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 5,
     waitHours: 0,
     destroys: true,
-    shows: ["smell", "stain-base"],
-    possible: isSilenced,
+    shows: ["stain-heated", "smell-heated", "smell", "stain-base"],
     heated: true,
   },
   {
@@ -139,7 +148,7 @@ export const FIELD_TESTS: readonly FieldTest[] = [
     minutes: 2,
     waitHours: 0,
     destroys: true,
-    shows: ["flesh-colour", "stain-cut", "stain-stem", "stem-inside", "latex"],
+    shows: ["flesh-colour", "stain-cut", "stain-stem", "stem-inside", "latex", "cap-joint", "stain-speed"],
   },
   {
     id: "halve-the-ball",
@@ -178,12 +187,14 @@ export const TEST_WORDS: Readonly<Record<string, string>> = {
   "look-under": "Look under the cap of {body}, and whether a veil still spans it",
   "look-at-gill-build": "See how the gills of {body} meet the stem",
   "look-at-ring": "Look at the ring of {body}",
+  "halve-a-young-one": "Halve {body}: does a skin run from the cap's edge to the stem?",
   "look-at-stem": "Look at the stem of {body}",
   "look-at-cap": "Look at the cap of {body}",
   measure: "Measure the cap and the stem of {body}",
   "lift-base-whole": "Lift {body} whole and look at the foot",
   "look-at-foot": "Look at the foot of {body}",
   "nick-foot": "Nick the very foot of {body} and watch",
+  "bruise-gills": "Bruise the gills of {body} and watch",
   "press-pores": "Press the pores of {body} and watch",
   "bend-a-piece": "Bend a piece of {body}",
   "scratch-cap": "Scratch the cap of {body} and watch",

@@ -9,12 +9,13 @@ import { type BodyScene, hasQuickLook, ONCE_ONLY } from "../judge/scene.ts";
 import { weighSizes } from "../judge/sizes.ts";
 import { CONTRADICTS, NEVER, weigh } from "../judge/weigh.ts";
 import { FREQUENCIES, type Sheet } from "../knowledge/sheet.ts";
-import { type Column, countBits, type Tables, tablesOfSheets } from "../knowledge/tables.ts";
+import { type Column, countBits, MEASURES, type Measure, type Tables, tablesOfSheets } from "../knowledge/tables.ts";
 import { expectedLook, expectedMeasures } from "./expected.ts";
 import { FIELD_TESTS, type FieldTest } from "./field-tests.ts";
 
 /** What one expected result would say against the dangers. */
 export interface Against {
+  readonly character: CharacterId | Measure;
   /** The evidence family as a bit. */
   readonly family: number;
   /** By danger's row: 0 says nothing against it, 1 a soft point, 2 a hard one. */
@@ -104,6 +105,7 @@ function againstOf(
   const theirs = dangers.column(look.character, age);
   const mine = supposed.column(look.character, age);
   return {
+    character: look.character,
     family: familyBitOf(look.character),
     hits,
     power: (row) => shareOutside(mine, 0, theirs.listed[row] ?? 0) * shareOutside(theirs, row, mine.listed[0] ?? 0),
@@ -128,11 +130,13 @@ function sizesAgainst(dangers: Tables, supposed: Sheet, { body }: BodyScene): Ag
   const measured = body.measures ?? {};
   const expected = expectedMeasures(supposed, body.age);
   const missing = Object.fromEntries(Object.entries(expected).filter(([measure]) => !(measure in measured)));
+  const [first] = MEASURES.filter((measure) => measure in missing);
+  if (first === undefined) return [];
   const hits = new Uint8Array(dangers.sheets.length);
   weighSizes(dangers, { ...body, measures: missing }, (row, family, hard) => {
     if (family === "size") hits[row] = Math.max(hits[row] ?? 0, hard ? 2 : 1);
   });
-  return [{ family: familyBit("size"), hits, power: (row) => (hits[row] === 0 ? 0 : 1) }];
+  return [{ character: first, family: familyBit("size"), hits, power: (row) => (hits[row] === 0 ? 0 : 1) }];
 }
 
 /** Whether the expected results of an option would confirm a must of this sheet. */

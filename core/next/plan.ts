@@ -4,9 +4,13 @@
  * The set is the cheapest there is, exactly: a minimum-cost multi-cover over the families of evidence. The order puts
  * first what is likeliest to end the matter for its cost.
  */
-import { AGES_MUST, type Candidate } from "../judge/candidates.ts";
+import type { Age, CharacterId } from "../find/vocabulary.ts";
+import { AGES_MUST, type Candidate, type Contradiction } from "../judge/candidates.ts";
+import { agreementOf } from "../judge/contradictions.ts";
 import { evidenceOf, type Judgement } from "../judge/judge.ts";
+import type { Ruling } from "../judge/verdict.ts";
 import type { Must } from "../knowledge/sheet.ts";
+import type { Measure } from "../knowledge/tables.ts";
 import { type CoverProblem, cheapestCover, isAttainable } from "./cover.ts";
 import { type FieldTest, testWords } from "./field-tests.ts";
 import { demandsOf, helping, isOpen, type Need, needsOf, TIER_WEIGHT, take } from "./needs.ts";
@@ -23,6 +27,22 @@ export interface PlannedTest {
   readonly destroys: boolean;
   /** Dangers that it would move one mistake farther away. */
   readonly movesAway: readonly string[];
+  /** The one thing that it opens: unanswered so far, unsure, or hidden. A character, a measure, or a body's age. */
+  readonly opens: Opens;
+  /** Musts of the supposed kind that it would show, in words. */
+  readonly shows: readonly string[];
+}
+
+/** What a test opens. Without a body: on a further one, or on the site. */
+export interface Opens {
+  readonly body?: string;
+  readonly character: CharacterId | Measure | "age";
+}
+
+/** What would help beyond the bodies at hand: another body, another day, or somebody with a microscope. */
+export interface Further {
+  readonly text: string;
+  readonly age?: Age;
 }
 
 /** A danger that no test here can bring far enough away today, and why. */
@@ -39,6 +59,10 @@ export interface Plan {
   readonly minutes: number;
   readonly waitHours: number;
   readonly cannotSettle: readonly CannotSettle[];
+  /** Where the bodies at hand do not settle it: what else would. */
+  readonly further: readonly Further[];
+  /** Where no test is left: why nothing here helps. */
+  readonly nothingHelps?: string;
 }
 
 /** Even odds that the find is one of the dangers that stand, shared out by their tiers (our own scale). */
@@ -50,7 +74,7 @@ const SOFT_SHARE = 0.25;
 const MINUTES_A_WAITING_HOUR = 4;
 const MINUTES_FOR_SPOILING = 1;
 
-const NOTHING: Plan = { tests: [], minutes: 0, waitHours: 0, cannotSettle: [] };
+const NOTHING: Plan = { tests: [], minutes: 0, waitHours: 0, cannotSettle: [], further: [] };
 
 /**
  * Plans the remaining tests. An ended matter (leave, basket) and a find that fits nothing have none.
@@ -58,36 +82,131 @@ const NOTHING: Plan = { tests: [], minutes: 0, waitHours: 0, cannotSettle: [] };
  */
 export function planNext(
   judgement: Judgement,
-  verdict: "leave" | "hold" | "basket",
+  ruling: Pick<Ruling, "verdict" | "reasons">,
   agesUntold: readonly string[],
 ): Plan {
+  if (ruling.verdict !== "hold") return NOTHING;
+  const ages = agesUntold.map((body) => step("tell-the-age", body, 0.5, { body, character: "age" }));
   const supposed = supposedOf(judgement);
-  if (verdict !== "hold" || supposed === undefined) return NOTHING;
+  if (supposed === undefined) return ended({ ...NOTHING, tests: ages, minutes: minutesOf(ages) }, judgement, ruling);
   const asked = judgement.rules.distance;
   const options = optionsOf(judgement, supposed.sheet);
   const needs = needsOf(judgement, options);
   const musts = mustsToShow(supposed);
-  const cover = cheapestCover(problemOf(options, needs, musts, supposed, asked));
+  const cover = cheapestCover(problemOf(options, needs, musts, supposed, judgement));
   const chosen = inOrder(cover?.chosen ?? [], options, needs, musts, supposed);
   const tests = [
-    ...agesUntold.map((body) => step("tell-the-age", body, 0.5)),
+    ...ages,
     ...chosen.map((index) => {
+      const option = options[index];
+      if (option === undefined) return [];
       const moves = movedBy(index, needs, asked);
+      const opens = openedBy(option, index, needs, asked, musts, supposed);
+      const shows = supposed.mustsMissing.filter((must) => showsMust(option, supposed.sheet, must.character));
       take(needs, index);
-      return options[index] === undefined ? [] : [planned(options[index], moves)];
+      return [
+        planned(
+          option,
+          moves,
+          opens,
+          shows.map((must) => must.says),
+        ),
+      ];
     }),
     ...otherAges(supposed),
   ].flat();
-  return {
-    supposing: supposed.sheet.id,
-    tests,
-    minutes: tests.reduce((sum, test) => sum + test.minutes, 0),
-    waitHours: Math.max(0, ...tests.map((test) => test.waitHours)),
-    cannotSettle: needs
-      .filter((need) => isOpen(need, asked))
-      .flatMap((need) => need.dangers.map((danger) => cannotSettle(need.body, danger, judgement, supposed))),
-  };
+  const open = needs.filter((need) => isOpen(need, asked));
+  return ended(
+    {
+      supposing: supposed.sheet.id,
+      tests,
+      minutes: minutesOf(tests),
+      waitHours: Math.max(0, ...tests.map((test) => test.waitHours)),
+      cannotSettle: open.flatMap((need) =>
+        need.dangers.map((danger) => cannotSettle(need.body, danger, judgement, supposed)),
+      ),
+      further: furtherOf(judgement, supposed, open),
+    },
+    judgement,
+    ruling,
+  );
 }
+
+const minutesOf = (tests: readonly PlannedTest[]): number => tests.reduce((sum, test) => sum + test.minutes, 0);
+
+/** Where no test is left, says why nothing here helps. */
+function ended(plan: Plan, judgement: Judgement, ruling: Pick<Ruling, "reasons">): Plan {
+  if (plan.tests.length > 0) return plan;
+  const [why] = plan.cannotSettle;
+  const told = ruling.reasons.map((reason) => reason.text).join(" ");
+  const unknown = judgement.candidates.every((one) => !one.fits && one.near === undefined);
+  const nothingHelps =
+    why !== undefined
+      ? `No test on the bodies at hand settles it: ${why.why}.`
+      : unknown
+        ? "No sheet on this shelf comes near, so no test here can name it: keep it out, and show it to somebody who knows."
+        : `No test on the bodies at hand settles it. ${told}`;
+  return { ...plan, nothingHelps };
+}
+
+/**
+ * The character that a test opens: of those it would show, the one that brings most against dangers still near or shows
+ * a missing must. Never one that has its sure answer: an option holds none.
+ */
+function openedBy(
+  option: Option,
+  index: number,
+  needs: readonly Need[],
+  asked: number,
+  musts: ReadonlySet<string>,
+  supposed: Candidate,
+): Opens {
+  const of = option.body === undefined ? {} : { body: option.body.body.id };
+  const worth = new Map<CharacterId | Measure, number>();
+  const add = (character: CharacterId | Measure, more: number) =>
+    worth.set(character, (worth.get(character) ?? 0) + more);
+  for (const need of needs)
+    for (const { against, hard } of helping(need, index, asked)) {
+      const character = option.against[against]?.character;
+      if (character === undefined) continue;
+      for (const { sheet } of need.dangers) add(character, (TIER_WEIGHT[sheet.tier] ?? 1) * (hard ? 1 : SOFT_SHARE));
+    }
+  for (const { character } of option.looks)
+    if (musts.has(character) || supposed.doubts.some((doubt) => doubt.character === character))
+      add(character, MUST_WORTH);
+  const [best] = [...worth].sort((one, other) => other[1] - one[1]);
+  const fallback = option.looks[0]?.character ?? option.against[0]?.character ?? "capCm";
+  return { ...of, character: best?.[0] ?? fallback };
+}
+
+/** A missing must, against dangers of its own weight (our own scale; it only chooses what is named first). */
+const MUST_WORTH = 6;
+
+/** What would settle what the bodies at hand cannot: what lifts their masks, another body, a microscope. */
+function furtherOf(judgement: Judgement, supposed: Candidate, open: readonly Need[]): Further[] {
+  const further: Further[] = [];
+  const say = (one: Further) => {
+    if (!further.some((told) => told.text === one.text)) further.push(one);
+  };
+  if (supposed.near !== undefined)
+    say({ text: `Take another body of the troop and look at ${supposed.near.text.replace(/ \(.*/s, "")} there.` });
+  for (const need of open)
+    for (const danger of need.dangers.slice(0, FURTHER_DANGERS)) {
+      const { masks } = evidenceOf(judgement, danger, need.body);
+      const lifting = masks.filter((mask) => mask.lift !== undefined);
+      for (const mask of lifting.slice(0, 1)) say({ text: `${capital(mask.lift ?? "")}.` });
+      if (lifting.length === 0)
+        say({
+          text: `${capital(`the ${danger.sheet.names.common}`)} and the ${supposed.sheet.names.common} are not told apart on ${need.body} by anything that the eye or the nose can do; spores under a microscope, or somebody who knows both, may.`,
+        });
+    }
+  for (const { text } of supposed.misplaced) say({ text: `${text} Somebody who knows the kind there has to see it.` });
+  return further.slice(0, FURTHER_AT_MOST);
+}
+
+const FURTHER_DANGERS = 3;
+const FURTHER_AT_MOST = 4;
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /**
  * What a set of options has to do: bring every danger that these tests can bring far enough away, show every must that
@@ -98,15 +217,39 @@ function problemOf(
   needs: readonly Need[],
   musts: ReadonlySet<string>,
   supposed: Candidate,
-  asked: number,
+  judgement: Judgement,
 ): CoverProblem {
-  const demands = needs.flatMap((need) => demandsOf(need, asked));
+  const demands = needs.flatMap((need) => demandsOf(need, judgement.rules.distance));
   for (const must of musts) {
     const showing = options.flatMap((option, index) => (showsMust(option, supposed.sheet, must) ? [index] : []));
     demands.push({ atLeast: 1, groups: [showing] });
   }
+  // a look that is in doubt is looked at again; what refuses beside the supposed kind is told from it
+  for (const doubt of supposed.doubts)
+    demands.push({ atLeast: 1, groups: [options.flatMap((option, index) => (clears(option, doubt) ? [index] : []))] });
+  for (const other of inTheWay(judgement, supposed))
+    demands.push({
+      atLeast: 1,
+      groups: [options.flatMap((option, index) => (tellsFrom(option, other) ? [index] : []))],
+    });
   return { costs: options.map((option) => costOf(option.test)), demands: demands.filter(isAttainable) };
 }
+
+const clears = ({ looks, body }: Option, doubt: Contradiction): boolean =>
+  (body?.body.id ?? "site") === doubt.body && looks.some((look) => look.character === doubt.character);
+
+/** Kinds that fit as well and that keep the supposed one from being taken: not for the pot, or refused by a house rule. */
+function inTheWay({ candidates, rules }: Judgement, supposed: Candidate): readonly Candidate[] {
+  // while musts are missing there is more to be seen anyway, and most of these go by the way
+  if (supposed.mustsMissing.length > 0) return [];
+  return candidates.filter(
+    (one) =>
+      one.fits && one !== supposed && (one.sheet.tier === "inedible" || !one.allowed || rules.naming === "species"),
+  );
+}
+
+const tellsFrom = ({ looks, body, conditions }: Option, { sheet }: Candidate): boolean =>
+  looks.some((look) => agreementOf(sheet, look, body?.body.age, conditions, true).kind === "contradicts");
 
 /** The planning problem of a judged find by itself, for measuring and for checking against a solver. */
 export function coverProblemOf(judgement: Judgement): CoverProblem | undefined {
@@ -114,12 +257,13 @@ export function coverProblemOf(judgement: Judgement): CoverProblem | undefined {
   if (supposed === undefined) return undefined;
   const options = optionsOf(judgement, supposed.sheet);
   const needs = needsOf(judgement, options);
-  return problemOf(options, needs, mustsToShow(supposed), supposed, judgement.rules.distance);
+  return problemOf(options, needs, mustsToShow(supposed), supposed, judgement);
 }
 
-/** The kind that a find seems to be: the likeliest that fits and may be kept. */
+/** The kind that a find seems to be: the likeliest that fits and may be kept, else the one that comes nearest. */
 function supposedOf({ candidates }: Judgement): Candidate | undefined {
-  return candidates.find((one) => one.fits && one.allowed && one.sheet.tier !== "inedible");
+  const may = (one: Candidate) => one.allowed && one.sheet.tier !== "inedible";
+  return candidates.find((one) => one.fits && may(one)) ?? candidates.find((one) => one.near !== undefined && may(one));
 }
 
 /** The chosen options by the ratio rule: the one most likely to end the matter for its cost first. */
@@ -171,20 +315,28 @@ function movedBy(option: number, needs: readonly Need[], asked: number): readonl
 const costOf = (test: FieldTest): number =>
   test.minutes + test.waitHours * MINUTES_A_WAITING_HOUR + (test.destroys ? MINUTES_FOR_SPOILING : 0);
 
-function planned({ test, body }: Option, movesAway: readonly string[]): PlannedTest {
+function planned(
+  { test, body }: Option,
+  movesAway: readonly string[],
+  opens: Opens,
+  shows: readonly string[],
+): PlannedTest {
   const { id, minutes, waitHours, destroys } = test;
   const of = body === undefined ? {} : { body: body.body.id };
-  return { test: id, text: testWords(id, body?.body.id), ...of, minutes, waitHours, destroys, movesAway };
+  return { test: id, text: testWords(id, body?.body.id), ...of, minutes, waitHours, destroys, movesAway, opens, shows };
 }
 
 /** The sheet asks for bodies of more than one age, and this find has none older to look at. */
 function otherAges({ mustsMissing }: Candidate): PlannedTest[] {
-  return mustsMissing.some((must) => must.character === AGES_MUST) ? [step("find-an-older-one", undefined, 3)] : [];
+  return mustsMissing.some((must) => must.character === AGES_MUST)
+    ? [step("find-an-older-one", undefined, 3, { character: "gill-colour" })]
+    : [];
 }
 
-function step(test: string, body: string | undefined, minutes: number): PlannedTest {
+function step(test: string, body: string | undefined, minutes: number, opens: Opens): PlannedTest {
   const of = body === undefined ? {} : { body };
-  return { test, text: testWords(test, body), ...of, minutes, waitHours: 0, destroys: false, movesAway: [] };
+  const none = { waitHours: 0, destroys: false, movesAway: [], shows: [] };
+  return { test, text: testWords(test, body), ...of, minutes, opens, ...none };
 }
 
 function cannotSettle(
@@ -195,6 +347,6 @@ function cannotSettle(
 ): CannotSettle {
   const { masks } = evidenceOf(judgement, danger, body);
   const why = [...new Set(masks.map((mask) => mask.why))];
-  const alike = `nothing left to look at on ${body} tells the ${danger.sheet.names.common} from the ${supposed.sheet.names.common}`;
+  const alike = `no look at ${body} that is still to be had tells the ${danger.sheet.names.common} from the ${supposed.sheet.names.common}`;
   return { sheet: danger.sheet.id, body, why: why.length > 0 ? `${alike} today: ${why.join("; ")}` : alike };
 }

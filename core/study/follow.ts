@@ -69,7 +69,7 @@ export function followAdvice(sheet: Sheet, knowledge: Knowledge, slips: number, 
   let steps = 0;
   let answer = answerTo(walk.find, knowledge);
   while (answer.ruling.verdict === "hold" && steps < STEPS_AT_MOST) {
-    const plan = planNext(answer.judgement, answer.ruling.verdict, []);
+    const plan = planNext(answer.judgement, answer.ruling, []);
     const next = plan.tests.find((test) => !done.has(keyOf(test)));
     const [more] = MORE_BODIES.filter(({ id }) => !walk.specimens.has(id));
     if (next === undefined && more === undefined) break;

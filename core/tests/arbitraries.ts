@@ -19,7 +19,7 @@ import { type Knowledge, shelve } from "../knowledge/knowledge.ts";
 import { type Sheet, tablesOf } from "../knowledge/sheet.ts";
 import { SHIPPED } from "./shipped.ts";
 
-const BODY_CHARACTERS = CHARACTER_IDS.filter((id) => definitionOf(id).of === "body");
+export const BODY_CHARACTERS = CHARACTER_IDS.filter((id) => definitionOf(id).of === "body");
 const maybe = <Value>(value: fc.Arbitrary<Value>) => fc.option(value, { nil: undefined });
 
 /** Drops the fields that are undefined, as a file would. */

@@ -1,4 +1,6 @@
 /** How many mistakes away one danger is from one body, worked out the plain, slow way: the oracle for the tables. */
+
+import { definitionOf } from "../../find/vocabulary.ts";
 import { type MaskUse, maskUse } from "../../judge/contradictions.ts";
 import { type Status, statusOf } from "../../judge/distance.ts";
 import type { Look } from "../../judge/looks.ts";
@@ -44,7 +46,10 @@ export function plainDistance(
   const borrowed = inherited.flatMap(({ look, from }) => weigh(look, from));
   const joined = joinedAway(body, all);
   const points = all.filter((point) => !joined.has(point.character));
-  const granted = grantedPoint(body, points, borrowed, all);
+  const excused = [...body.looks.values()].filter(
+    (look) => look.sure && plainAgreement(danger, look, body.body.age, body.conditions, false).kind === "masked",
+  );
+  const granted = grantedPoint(body, points, borrowed, all, excused);
   const counted = granted === undefined ? points : [...points, granted];
   const families = new Set(counted.map((point) => point.family));
   const twice = [...families].filter((family) => isLookedAtTwice(danger, scene, body, all, family));
@@ -121,13 +126,17 @@ function grantedPoint(
   own: readonly PlainPoint[],
   borrowed: readonly PlainPoint[],
   all: readonly PlainPoint[],
+  excused: readonly Look[],
 ): PlainPoint | undefined {
   const families = new Set(own.map((point) => point.family));
   const restsOnQuickLook = [...families].some((family) => {
     const ofFamily = all.filter((point) => point.family === family);
     return ofFamily.length === 1 && ofFamily.every((point) => undoesQuickLook(body, restsOn(body, point.character)));
   });
-  if (restsOnQuickLook) return undefined;
+  const restsOnMasked = excused.some(
+    ({ character }) => undoesQuickLook(body, restsOn(body, character)) && !families.has(definitionOf(character).family),
+  );
+  if (restsOnQuickLook || restsOnMasked) return undefined;
   const isHard = all.some((point) => point.hard);
   return (
     borrowed.find((point) => point.hard && (!families.has(point.family) || !isHard)) ??
