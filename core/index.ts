@@ -147,7 +147,8 @@ export {
   type Outcome,
 } from "./study/described.ts";
 export { type Ending as StudyEnding, followAdvice } from "./study/follow.ts";
-export type { Chance, Day } from "./study/specimen.ts";
+export { drawRecord, forgetting, passesFor, withoutSheet, withSheet } from "./study/open-world.ts";
+export { type Chance, DAYS, type Day } from "./study/specimen.ts";
 export { type Disagreement, disagreements } from "./troop/disagreements.ts";
 export {
   bodyLike,

@@ -10,7 +10,8 @@ const SIZE = { width: 860, height: 420 };
 const PER = 100_000;
 
 /** Two curves on two axes: dangers in 100,000 with their intervals, and good finds in a hundred. */
-export function plotOf(tallies: readonly Tally[], knowledge: Knowledge): string {
+export function plotOf(all: readonly Tally[], knowledge: Knowledge): string {
+  const tallies = all.filter((tally) => tally.part === "advice");
   const dangers = new Set(knowledge.dangers.map((sheet) => sheet.id));
   const slips = [...new Set(tallies.map((tally) => tally.slips))].sort((one, other) => one - other);
   const at = (isDanger: boolean, slip: number) =>
@@ -76,6 +77,49 @@ export function plotOf(tallies: readonly Tally[], knowledge: Knowledge): string 
         lineStyle: { color: SAGE, width: 3 },
         itemStyle: { color: SAGE },
         data: slips.map((slip) => (at(false, slip).basket / at(false, slip).draws) * 100),
+      },
+    ],
+  });
+  const svg = chart.renderToSVGString();
+  chart.dispose();
+  return svg;
+}
+
+const MOST_SHOWN = 20;
+const PER_THOUSAND = 1000;
+
+/** The dangers that pass most often where their own sheet is off the shelf, in 1,000 finds each. */
+export function openWorldPlotOf(all: readonly Tally[]): string {
+  const tallies = all.filter((tally) => tally.part === "leave-one-out");
+  const shares = [...new Set(tallies.map((tally) => tally.sheet))]
+    .map((sheet) => {
+      const { draws, basket } = sum(tallies.filter((tally) => tally.sheet === sheet));
+      return { sheet, share: (basket / Math.max(1, draws)) * PER_THOUSAND };
+    })
+    .sort((one, other) => other.share - one.share)
+    .slice(0, MOST_SHOWN)
+    .reverse();
+  const chart = init(null, null, { renderer: "svg", ssr: true, width: SIZE.width, height: 560 });
+  chart.setOption({
+    animation: false,
+    backgroundColor: "#f6f1e4",
+    textStyle: { fontFamily: "sans-serif", color: INK },
+    grid: { left: 230, right: 60, top: 30, bottom: 50 },
+    xAxis: { type: "value", name: "in the basket, of 1,000", nameLocation: "middle", nameGap: 30, min: 0 },
+    yAxis: { type: "category", data: shares.map(({ sheet }) => sheet), axisLabel: { color: INK } },
+    series: [
+      {
+        type: "bar",
+        barWidth: 14,
+        itemStyle: { color: RUST },
+        data: shares.map(({ share }) => share),
+        markLine: {
+          silent: true,
+          symbol: "none",
+          lineStyle: { color: SAGE },
+          label: { formatter: "aim" },
+          data: [{ xAxis: 1 }],
+        },
       },
     ],
   });

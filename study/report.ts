@@ -1,6 +1,6 @@
 /** The study's figures as a page of words and tables. */
-import type { Knowledge } from "@jittery-cap/core";
-import { interval, median, sum, type Tally } from "./tally.ts";
+import { closingLine, DAYS, type Knowledge, type Outcome } from "@jittery-cap/core";
+import { type DrawnPart, interval, median, sum, type Tally } from "./tally.ts";
 
 const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
 const SHORT_OF = 0.9;
@@ -16,23 +16,42 @@ const REASON_WORDS: Readonly<Record<string, string>> = {
   "inedible-fits": "an inedible kind still fitted",
 };
 
-/** The whole page. @param took how long the drawing took, in words */
-export function reportOf(tallies: readonly Tally[], knowledge: Knowledge, took: string): string {
+/** The whole page, or the parts of it that were drawn. @param took how long the drawing took, in words */
+export function reportOf(
+  tallies: readonly Tally[],
+  described: readonly Outcome[] | undefined,
+  knowledge: Knowledge,
+  took: string,
+): string {
+  const of = (part: DrawnPart) => tallies.filter((tally) => tally.part === part);
+  const lines = [
+    "# The study: what comes of following the advice, and of what the sheets do not know",
+    "",
+    `Made by \`npm run study\`: seeded, ${took}. House rules at their most permissive, so that every kind is tried.`,
+    "",
+    ...advice(of("advice"), knowledge),
+    ...openWorld(of("leave-one-out"), knowledge),
+    ...forgotten(of("forgotten-one"), of("forgotten-two"), knowledge),
+    ...weather(of("weather"), knowledge),
+    ...describedPart(described),
+  ];
+  return `${lines.join("\n").trimEnd()}\n`;
+}
+
+function advice(tallies: readonly Tally[], knowledge: Knowledge): string[] {
+  if (tallies.length === 0) return [];
   const dangers = new Set(knowledge.dangers.map((sheet) => sheet.id));
   const ofDangers = tallies.filter((tally) => dangers.has(tally.sheet));
   const ofSought = tallies.filter((tally) => !dangers.has(tally.sheet));
-  const lines = [
-    "# The study: what comes of following the advice",
+  return [
+    "## The advice followed to the end",
     "",
     "Simulated finds of every kind, recorded by somebody who now and then mistakes a state for another and is sure of it,",
-    "does what comes next in the plan, and keeps what the answer clears. House rules at their most permissive, so that",
-    "every kind is tried. It tests the logic, not the truth of the sheets.",
-    "",
-    `Made by \`npm run study\`: seeded, ${took}.`,
+    "does what comes next in the plan, and keeps what the answer clears. It tests the logic, not the truth of the sheets.",
     "",
     "![Share of finds that end in the basket, by slips](study.svg)",
     "",
-    "## Dangers",
+    "### Dangers",
     "",
     "Finds of dangers, on days with every kind of weather and wear.",
     "",
@@ -46,23 +65,168 @@ export function reportOf(tallies: readonly Tally[], knowledge: Knowledge, took: 
     }),
     "",
     ...passed(ofDangers, knowledge),
-    "## Sought kinds",
+    "### Sought kinds",
     "",
-    "Finds of sought kinds. An ordinary day has no frost, drought, cold or rain, on clean ground, and fresh bodies; the last",
-    "row has every kind of weather and wear, where many of them ought to be left.",
+    "Finds of sought kinds on an ordinary day: no frost, drought, cold or rain, clean ground, fresh bodies.",
     "",
-    "| day | slips | finds | in the basket | median minutes, waiting left out |",
-    "| --- | ---: | ---: | ---: | ---: |",
-    ...(["ordinary", "any"] as const).flatMap((day) =>
-      slipsOf(ofSought.filter((tally) => tally.day === day)).map((slips) => {
-        const { draws, basket, minutes } = sum(ofSought.filter((tally) => tally.slips === slips && tally.day === day));
-        return `| ${day} | ${percent(slips)} | ${draws} | ${percent(basket / draws)} | ${median(minutes)} |`;
-      }),
-    ),
+    "| slips | finds | in the basket | median minutes, waiting left out |",
+    "| ---: | ---: | ---: | ---: |",
+    ...slipsOf(ofSought).map((slips) => {
+      const { draws, basket, minutes } = sum(ofSought.filter((tally) => tally.slips === slips));
+      return `| ${percent(slips)} | ${draws} | ${percent(basket / draws)} | ${median(minutes)} |`;
+    }),
     "",
     ...short(ofSought, knowledge),
   ];
-  return `${lines.join("\n").trimEnd()}\n`;
+}
+
+/** A danger may pass so often before it is named. */
+const DEADLY_PASSING = 0;
+const OTHERS_PASSING = 1 / 1000;
+
+function openWorld(tallies: readonly Tally[], knowledge: Knowledge): string[] {
+  if (tallies.length === 0) return [];
+  const isDeadly = (id: string) => knowledge.byId.get(id)?.tier === "deadly";
+  const row = (name: string, some: readonly Tally[]) => {
+    const { draws, basket } = sum(some);
+    const [low, high] = interval(basket, draws);
+    return `| ${name} | ${draws} | ${basket} | ${perHundredThousand(low)} to ${perHundredThousand(high)} in 100,000 |`;
+  };
+  const over = byKind(tallies).filter(
+    ({ sheet, share }) => share > (isDeadly(sheet) ? DEADLY_PASSING : OTHERS_PASSING),
+  );
+  return [
+    "## Leave one out: the open world",
+    "",
+    "For each danger its sheet is taken off the shelf, finds of it are drawn from that sheet in full and without a slip, in",
+    "its own months and regions, and the rest of the shelf judges them. What passes shows where the musts of a sought kind",
+    "do not hold by themselves.",
+    "",
+    "![Dangers without their sheet that come to basket](study-open-world.svg)",
+    "",
+    "| dangers | finds | in the basket | 95 % interval of the share |",
+    "| --- | ---: | ---: | --- |",
+    row(
+      "deadly",
+      tallies.filter((tally) => isDeadly(tally.sheet)),
+    ),
+    row(
+      "serious and sickening",
+      tallies.filter((tally) => !isDeadly(tally.sheet)),
+    ),
+    "",
+    ...(over.length === 0
+      ? ["No deadly kind passed, and no other in more than 1 of 1,000.", ""]
+      : [
+          "Over the aim (none of a deadly kind, 1 of 1,000 of another), with what they pass for:",
+          "",
+          "| danger | of 1,000 | taken for |",
+          "| --- | ---: | --- |",
+          ...over.map(
+            ({ sheet, share, as }) =>
+              `| ${nameOf(knowledge, sheet)} | ${(share * 1000).toFixed(1)} | ${as.map((id) => nameOf(knowledge, id)).join(", ")} |`,
+          ),
+          "",
+        ]),
+  ];
+}
+
+/** Each kind with its share in the basket and what it passed for, the most first. */
+function byKind(tallies: readonly Tally[]): readonly { sheet: string; share: number; as: readonly string[] }[] {
+  return [...new Set(tallies.map((tally) => tally.sheet))]
+    .map((sheet) => {
+      const own = tallies.filter((tally) => tally.sheet === sheet);
+      const { draws, basket } = sum(own);
+      const as = new Map<string, number>();
+      for (const { passedFor } of own)
+        for (const [kinds, count] of Object.entries(passedFor))
+          for (const kind of kinds.split(" or ")) as.set(kind, (as.get(kind) ?? 0) + count);
+      const often = [...as].sort((one, other) => other[1] - one[1]).slice(0, 3);
+      return { sheet, share: basket / draws, as: often.map(([kind]) => kind) };
+    })
+    .sort((one, other) => other.share - one.share);
+}
+
+function forgotten(one: readonly Tally[], two: readonly Tally[], knowledge: Knowledge): string[] {
+  if (one.length === 0 && two.length === 0) return [];
+  const row = (name: string, some: readonly Tally[]) => {
+    if (some.length === 0) return [];
+    const { draws, basket } = sum(some);
+    const [low, high] = interval(basket, draws);
+    return [
+      `| ${name} | ${draws} | ${basket} | ${perHundredThousand(low)} to ${perHundredThousand(high)} in 100,000 |`,
+    ];
+  };
+  return [
+    "## Forgotten states",
+    "",
+    "One state that a danger's sheet should list is struck at random (then one of each of two characters), and finds are",
+    "drawn from the whole sheet.",
+    "",
+    "| forgotten | finds | in the basket | 95 % interval of the share |",
+    "| --- | ---: | ---: | --- |",
+    ...row("one state", one),
+    ...row("two states", two),
+    "",
+    ...passed([...one, ...two], knowledge),
+  ];
+}
+
+function weather(tallies: readonly Tally[], knowledge: Knowledge): string[] {
+  if (tallies.length === 0) return [];
+  const ordinary = sum(tallies.filter((tally) => tally.day === "ordinary"));
+  const fair = ordinary.basket / ordinary.draws;
+  return [
+    "## Weather apart",
+    "",
+    "Good finds on days with one thing alone, the advice followed without slips. Weather changes what is seen into what is",
+    "really seen then: a frosted piece smells of nothing, a washed cap is bare. Drizzle is 3 mm, rain 12 mm in 24 hours.",
+    "",
+    "| day | finds | in the basket | against an ordinary day | kinds that lose most |",
+    "| --- | ---: | ---: | ---: | --- |",
+    ...DAYS.flatMap((day) => {
+      const own = tallies.filter((tally) => tally.day === day);
+      if (own.length === 0) return [];
+      const { draws, basket } = sum(own);
+      const lost = byKind(own)
+        .map(({ sheet, share }) => {
+          const before = sum(tallies.filter((tally) => tally.sheet === sheet && tally.day === "ordinary"));
+          return { sheet, lost: before.basket / before.draws - share };
+        })
+        .filter(({ lost: some }) => some > 0.5)
+        .sort((a, b) => b.lost - a.lost)
+        .slice(0, 4)
+        .map(({ sheet }) => nameOf(knowledge, sheet));
+      const against = ((basket / draws - fair) * 100).toFixed(1);
+      return [`| ${day} | ${draws} | ${percent(basket / draws)} | ${against} points | ${lost.join(", ")} |`];
+    }),
+    "",
+  ];
+}
+
+function describedPart(outcomes: readonly Outcome[] | undefined): string[] {
+  if (outcomes === undefined) return [];
+  const wrong = outcomes.filter((one) => one.wrong.length > 0);
+  return [
+    "## Described finds",
+    "",
+    "Finds written from general knowledge of the kinds, not from the sheets (`study/described`), with what a careful,",
+    "experienced person would do.",
+    "",
+    `${closingLine(outcomes)}.`,
+    "",
+    ...(wrong.length === 0
+      ? []
+      : [
+          "| find | kind | differs | first reason |",
+          "| --- | --- | --- | --- |",
+          ...wrong.map(
+            ({ described, answer, wrong: how }) =>
+              `| ${described.name} | ${described.kind} | ${how.join("; ")} | ${answer.reasons[0]?.text ?? ""} |`,
+          ),
+          "",
+        ]),
+  ];
 }
 
 const perHundredThousand = (share: number): string => (share * 100_000).toFixed(2);

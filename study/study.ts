@@ -1,48 +1,97 @@
 /**
- * The study: what comes of following the advice, over many simulated finds of every kind.
+ * The study: what comes of following the advice, of sheets that are missing or forgot a state, of each weather apart, and
+ * of finds described by people who read no sheet.
  *
- * `npm run study` draws, prints and writes docs/study.md and docs/study.svg; `--draws N` sets the danger's finds a kind
- * at two slips in a hundred. Seeded: equal numbers every time, whatever the number of threads.
+ * `npm run study` draws, prints and writes docs/study.md and its plots; `-- --short` takes a twentieth of the draws and
+ * writes nothing; `-- --part leave-one-out` (advice, leave-one-out, forgotten-one, forgotten-two, weather, described)
+ * takes one part and writes nothing. Seeded: equal numbers every time, whatever the number of threads.
  */
 import { writeFileSync } from "node:fs";
 import { availableParallelism } from "node:os";
 import { parseArgs } from "node:util";
 import { Worker } from "node:worker_threads";
+import { DAYS, type Knowledge } from "@jittery-cap/core";
 import { readKnowledge } from "@jittery-cap/shelf";
-import { plotOf } from "./plot.ts";
+import { describedOutcomes } from "./described.ts";
+import { openWorldPlotOf, plotOf } from "./plot.ts";
 import { reportOf } from "./report.ts";
-import type { Tally, Task } from "./tally.ts";
+import { DRAWN_PARTS, PARTS, type Part, type Tally, type Task } from "./tally.ts";
 
 export const SLIPS = [0, 0.02, 0.05, 0.1];
-/** Draws a kind: dangers at two slips in a hundred, dangers at the others, sought kinds. */
-const DRAWS = { dangersAtTwo: 9_000, dangers: 700, sought: 100 };
+/** Draws a kind, set so that the whole takes under 40 minutes on two cores. */
+const DRAWS = {
+  dangersAtTwo: 4_600,
+  dangers: 400,
+  sought: 60,
+  leaveOneOut: 10_000,
+  forgotten: 100_000,
+  weather: 16,
+};
+const SHORT = 20;
 /** No task is larger, so that the threads end together. */
 const DRAWS_A_TASK = 500;
 const DOCS = new URL("../docs/", import.meta.url);
 
+function isPart(word: string): word is Part {
+  return PARTS.some((part) => part === word);
+}
+
 async function main(): Promise<void> {
-  const { values } = parseArgs({ options: { draws: { type: "string" }, write: { type: "boolean", default: true } } });
-  const atTwo = values.draws === undefined ? DRAWS.dangersAtTwo : Number(values.draws);
-  if (!Number.isInteger(atTwo) || atTwo < 1) throw new Error("--draws: a whole number from 1 on");
+  const { values } = parseArgs({
+    options: { part: { type: "string", multiple: true }, short: { type: "boolean", default: false } },
+  });
+  const parts: readonly Part[] = (values.part ?? [...PARTS]).map((word) => {
+    if (!isPart(word)) throw new Error(`--part: one of ${PARTS.join(", ")}`);
+    return word;
+  });
   const knowledge = readKnowledge();
-  const tasks: Task[] = [];
-  const add = (sheet: string, slips: number, day: Task["day"], draws: number) => {
-    for (let left = draws; left > 0; left -= DRAWS_A_TASK)
-      tasks.push({ sheet, slips, day, draws: Math.min(left, DRAWS_A_TASK), seed: 1 + tasks.length * 7919 });
-  };
-  for (const { id } of knowledge.dangers)
-    for (const slips of SLIPS) add(id, slips, "any", slips === 0.02 ? atTwo : Math.min(atTwo, DRAWS.dangers));
-  const sought = knowledge.sought.filter((sheet) => sheet.tier !== "inedible");
-  for (const { id } of sought) for (const slips of SLIPS) add(id, slips, "ordinary", Math.min(atTwo, DRAWS.sought));
-  for (const { id } of sought) add(id, 0, "any", Math.min(atTwo, DRAWS.sought));
+  const tasks = tasksOf(knowledge, parts, values.short ? SHORT : 1);
   const begun = performance.now();
   const tallies = await simulateAll(tasks);
+  const described = parts.includes("described") ? describedOutcomes(knowledge) : undefined;
   const minutes = (performance.now() - begun) / 60_000;
-  const report = reportOf(tallies, knowledge, `${minutes.toFixed(0)} minutes on ${availableParallelism()} threads`);
+  const took = `${minutes.toFixed(0)} minutes on ${availableParallelism()} threads`;
+  const report = reportOf(tallies, described, knowledge, took);
   process.stdout.write(report);
-  if (!values.write) return;
+  if (values.short || values.part !== undefined) return;
   writeFileSync(new URL("study.md", DOCS), report);
   writeFileSync(new URL("study.svg", DOCS), plotOf(tallies, knowledge));
+  writeFileSync(new URL("study-open-world.svg", DOCS), openWorldPlotOf(tallies));
+}
+
+/** The work of some parts, a share of the draws. */
+function tasksOf(knowledge: Knowledge, parts: readonly Part[], share: number): Task[] {
+  const tasks: Task[] = [];
+  const add = (task: Omit<Task, "seed">) => {
+    const draws = Math.ceil(task.draws / share);
+    for (let left = draws; left > 0; left -= DRAWS_A_TASK)
+      tasks.push({ ...task, draws: Math.min(left, DRAWS_A_TASK), seed: 1 + tasks.length * 7919 });
+  };
+  const dangers = knowledge.dangers.map((sheet) => sheet.id);
+  const sought = knowledge.sought.filter((sheet) => sheet.tier !== "inedible").map((sheet) => sheet.id);
+  for (const part of DRAWN_PARTS) {
+    if (!parts.includes(part)) continue;
+    const one = { part, slips: 0, day: "ordinary" } as const;
+    switch (part) {
+      case "advice":
+        for (const sheet of dangers)
+          for (const slips of SLIPS)
+            add({ part, sheet, slips, day: "any", draws: slips === 0.02 ? DRAWS.dangersAtTwo : DRAWS.dangers });
+        for (const sheet of sought) for (const slips of SLIPS) add({ ...one, sheet, slips, draws: DRAWS.sought });
+        break;
+      case "weather":
+        for (const sheet of sought) for (const day of DAYS) add({ ...one, sheet, day, draws: DRAWS.weather });
+        break;
+      case "leave-one-out":
+        for (const sheet of dangers) add({ ...one, sheet, draws: DRAWS.leaveOneOut });
+        break;
+      case "forgotten-one":
+      case "forgotten-two":
+        for (const sheet of dangers) add({ ...one, sheet, draws: Math.ceil(DRAWS.forgotten / dangers.length) });
+        break;
+    }
+  }
+  return tasks;
 }
 
 /** Threads do not inherit the reading of TypeScript, so each begins with it. */
@@ -50,12 +99,17 @@ const STARTING = `import("tsx/esm/api").then(({ register }) => { register(); ret
   new URL("./worker.ts", import.meta.url).href,
 )}); });`;
 
+const TOLD_EVERY = 0.05;
+
 /** Hands the tasks to as many threads as there are processors; the tallies come in the order of the tasks. */
 function simulateAll(tasks: readonly Task[]): Promise<Tally[]> {
+  if (tasks.length === 0) return Promise.resolve([]);
   return new Promise((resolve, reject) => {
     const tallies: Tally[] = new Array(tasks.length);
+    const begun = performance.now();
     let next = 0;
     let ended = 0;
+    let told = 0;
     const threads = Array.from({ length: Math.min(availableParallelism(), tasks.length) }, () => {
       const worker = new Worker(STARTING, { eval: true, execArgv: [] });
       let at = -1;
@@ -70,6 +124,14 @@ function simulateAll(tasks: readonly Task[]): Promise<Tally[]> {
       worker.on("message", (tally: Tally) => {
         tallies[at] = tally;
         ended += 1;
+        const share = ended / tasks.length;
+        if (share >= told + TOLD_EVERY) {
+          told = share;
+          const minutes = (performance.now() - begun) / 60_000;
+          process.stderr.write(
+            `${(share * 100).toFixed(0)} % of ${tasks.length} tasks, ${minutes.toFixed(1)} minutes, ${tally.part}\n`,
+          );
+        }
         if (ended === tasks.length) {
           for (const thread of threads) void thread.terminate();
           resolve(tallies);

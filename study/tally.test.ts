@@ -5,6 +5,7 @@ import { reportOf } from "./report.ts";
 import { interval, median, sum, type Tally } from "./tally.ts";
 
 const tally = (more: Partial<Tally>): Tally => ({
+  part: "advice",
   sheet: "amanita-virosa",
   slips: 0.02,
   day: "any",

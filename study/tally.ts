@@ -1,8 +1,16 @@
 /** What the study counts. */
 import type { Day } from "@jittery-cap/core";
 
+/** The parts that draw finds. advice: somebody follows the program to the end; the others judge one full record. */
+export const DRAWN_PARTS = ["advice", "leave-one-out", "forgotten-one", "forgotten-two", "weather"] as const;
+export type DrawnPart = (typeof DRAWN_PARTS)[number];
+/** All parts: the last one judges finds that people described who had read no sheet. */
+export const PARTS = [...DRAWN_PARTS, "described"] as const;
+export type Part = (typeof PARTS)[number];
+
 /** Some finds of one kind, to be simulated. */
 export interface Task {
+  readonly part: DrawnPart;
   readonly sheet: string;
   /** How often an observation is wrong, from 0 to 1. */
   readonly slips: number;
@@ -13,6 +21,7 @@ export interface Task {
 
 /** How they ended. */
 export interface Tally {
+  readonly part: DrawnPart;
   readonly sheet: string;
   readonly slips: number;
   readonly day: Day;

@@ -161,7 +161,7 @@ const JOINED: readonly Joined[] = [
   },
 ];
 
-/** Drops the family of the second of two joined looks where both speak against a danger and nothing else of it does. */
+/** Drops the family of the second of two joined looks where that of the first speaks and nothing else of its own does. */
 function joinLooks(body: BodyScene, mine: readonly WeighedLook[], own: Uint16Array, several: Uint16Array): void {
   const find = (character: CharacterId) => mine.find(({ look }) => look.character === character && look.sure);
   for (const joined of JOINED) {
@@ -169,9 +169,13 @@ function joinLooks(body: BodyScene, mine: readonly WeighedLook[], own: Uint16Arr
     const dropped = find(joined.dropped);
     if (kept === undefined || dropped === undefined || !joined.when(body, kept.look, dropped.look)) continue;
     const bit = familyBitOf(joined.dropped);
-    for (let row = 0; row < own.length; row += 1)
-      if (isAgainst(kept.weighing[row]) && isAgainst(dropped.weighing[row]) && ((several[row] ?? 0) & bit) === 0)
-        own[row] = (own[row] ?? 0) & ~bit;
+    const keptBit = familyBitOf(joined.kept);
+    for (let row = 0; row < own.length; row += 1) {
+      const families = own[row] ?? 0;
+      // asked of the family and not of the look alone: a mask on that look must not set the other free
+      if ((families & keptBit) !== 0 && isAgainst(dropped.weighing[row]) && ((several[row] ?? 0) & bit) === 0)
+        own[row] = families & ~bit;
+    }
   }
 }
 

@@ -12,7 +12,7 @@ import { judge } from "./judge.ts";
 import { inheritedLooks, sceneOf } from "./scene.ts";
 import { rule, VERDICTS } from "./verdict.ts";
 
-const RUNS = Number(process.env.LAW_RUNS ?? 300);
+const RUNS = Number(process.env.LAW_RUNS ?? 200);
 const options = { numRuns: RUNS };
 
 /** How often a law was tried on a find in the basket; laws about baskets are empty without. */
@@ -141,9 +141,17 @@ describe("the laws of the judgement", () => {
       const danger = shelf.dangers[pick % Math.max(1, shelf.dangers.length)];
       return shelve(shelf.sheets.filter((sheet) => sheet !== danger));
     };
+    // a shelf is compiled once for each danger that is taken off
+    const lesser = new Map<number, Knowledge>();
+    const shippedWithout = (pick: number): Knowledge => {
+      const index = pick % SHIPPED.dangers.length;
+      const shelf = lesser.get(index) ?? without(SHIPPED, index);
+      lesser.set(index, shelf);
+      return shelf;
+    };
     fc.assert(
       fc.property(tryingFinds("law 2"), fc.nat(), (find, pick) => {
-        expect(verdictBy(find, SHIPPED)).to.be.at.most(verdictBy(find, without(SHIPPED, pick)));
+        expect(verdictBy(find, SHIPPED)).to.be.at.most(verdictBy(find, shippedWithout(pick)));
       }),
       options,
     );

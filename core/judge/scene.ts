@@ -1,7 +1,7 @@
 /** A find made ready for judging: looks and conditions of the site and of every body, in an order of their own. */
 import { dangerNeighbours, soughtNeighbours } from "../find/neighbours.ts";
 import type { Body, Find } from "../find/schema.ts";
-import type { CharacterId } from "../find/vocabulary.ts";
+import { type CharacterId, isStain } from "../find/vocabulary.ts";
 import { bodyLooks, type Look, type Looks, siteLooks } from "./looks.ts";
 import { type Conditions, conditionsOf, isHidden } from "./masks.ts";
 
@@ -115,10 +115,14 @@ const CHANGING: ReadonlySet<CharacterId> = new Set([
 /** Feet without a sac, a gutter or an edge: from body to body of one kind they go into one another. */
 const ORDINARY_FEET: ReadonlySet<string> = new Set(["plain", "tapered", "rooting", "bulb", "fused"]);
 
+/** Stains that come on one body of a kind and fail on the next; a loud one does not. */
+const FAINT_STAINS: ReadonlySet<string> = new Set(["none", "pink", "brown", "faint-yellow"]);
+
 /** Whether two bodies of one kind may show these two states. */
 function areAlike(character: CharacterId, one: string, other: string): boolean {
   if (one === other) return true;
   if (character === "base") return ORDINARY_FEET.has(one) && ORDINARY_FEET.has(other);
+  if (isStain(character)) return FAINT_STAINS.has(one) && FAINT_STAINS.has(other);
   return dangerNeighbours(character, one).includes(other) || soughtNeighbours(character, one).includes(other);
 }
 

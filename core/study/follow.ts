@@ -1,7 +1,14 @@
 /** Somebody who errs now and then records a specimen and follows the program's advice to the end. */
 import type { Entry } from "../find/entry.ts";
 import { type Body, type Find, findSchema } from "../find/schema.ts";
-import { type Age, CHARACTER_IDS, type CharacterId, definitionOf, SITE_CHARACTERS } from "../find/vocabulary.ts";
+import {
+  type Age,
+  CHARACTER_IDS,
+  type CharacterId,
+  definitionOf,
+  REGIONS,
+  SITE_CHARACTERS,
+} from "../find/vocabulary.ts";
 import { type Judgement, judge } from "../judge/judge.ts";
 import { bodyLooks } from "../judge/looks.ts";
 import { conditionsOf } from "../judge/masks.ts";
@@ -107,7 +114,7 @@ function answerTo(find: Find, knowledge: Knowledge): { judgement: Judgement; rul
 const keyOf = (test: PlannedTest): string => `${test.test} ${test.body ?? ""}`;
 
 function begin(sheet: Sheet, slips: number, day: Day, chance: Chance): Walk {
-  const site = drawSite(chance, sheet, day);
+  const site = drawSite(chance, sheet);
   const walk: Walk = {
     chance,
     slips,
@@ -120,6 +127,7 @@ function begin(sheet: Sheet, slips: number, day: Day, chance: Chance): Walk {
       format: "jittery-cap/find",
       version: 1,
       id: "simulated",
+      ...timeAndPlaceOf(chance, sheet),
       weather: drawWeather(chance, day),
       rules: { amanitas: "known", smallBrown: "known", upsetters: "cooked" },
       bodies: [{ id: "none" }],
@@ -129,6 +137,17 @@ function begin(sheet: Sheet, slips: number, day: Day, chance: Chance): Walk {
   addBody(walk, "A", "young");
   addBody(walk, "B", "mature");
   return walk;
+}
+
+/** A region and a month in which the kind is told. */
+export function timeAndPlaceOf(chance: Chance, sheet: Sheet): Partial<Pick<Find, "place" | "foundAt">> {
+  const region = pick(
+    chance,
+    REGIONS.filter((one) => sheet.months[one] !== undefined),
+  );
+  const month = pick(chance, region === undefined ? [] : (sheet.months[region] ?? []));
+  if (region === undefined || month === undefined) return {};
+  return { place: { region }, foundAt: `2026-${String(month).padStart(2, "0")}-15T10:00:00+00:00` };
 }
 
 function addBody(walk: Walk, id: string, age: Age): void {
@@ -182,7 +201,7 @@ function observe(walk: Walk, id: string, characters: readonly CharacterId[], hea
   const entries = CHARACTER_IDS.filter((one) => characters.includes(one)).flatMap((character): Entry[] => {
     const truth = specimen.truth.get(character);
     if (truth === undefined) return [];
-    const masked = heated ? truth : apparentStates(walk.chance, character, truth, conditions, walk.day);
+    const masked = heated ? truth : apparentStates(walk.chance, character, truth, conditions);
     const states = slip(walk, character, masked);
     return [{ character, states: [...states], ...(heated ? { method: "heat" as const } : {}) }];
   });

@@ -51,13 +51,24 @@ export function pick<One>(chance: Chance, from: readonly One[]): One | undefined
   return from[Math.floor(chance.next() * from.length)];
 }
 
-/** What kind of day the find is made on: an ordinary one, or one with every kind of weather and wear. */
-export type Day = "ordinary" | "any";
+/** What kind of day the find is made on: an ordinary one, one with every kind of weather and wear, or one thing alone. */
+export const DAYS = ["ordinary", "any", "frost", "drizzle", "rain", "cold", "drought", "washed", "handled"] as const;
+export type Day = (typeof DAYS)[number];
+
+/** Millimetres of a fine rain and of a real one. */
+const DRIZZLE_MM = 3;
+const RAIN_MM = 12;
 
 /** The weather of a day. */
 export function drawWeather(chance: Chance, day: Day): Weather {
-  if (day === "ordinary")
-    return { frostLastNight: false, drySpellDays: 0, airTempC: 12, rain24hMm: 0, printPaper: "split-black-white" };
+  if (day !== "any")
+    return {
+      frostLastNight: day === "frost",
+      drySpellDays: day === "drought" ? 10 : 0,
+      airTempC: day === "cold" ? 4 : 12,
+      rain24hMm: day === "rain" ? RAIN_MM : day === "drizzle" ? DRIZZLE_MM : 0,
+      printPaper: "split-black-white",
+    };
   return {
     frostLastNight: happens(chance, OFTEN.frost),
     drySpellDays: happens(chance, OFTEN.drought) ? 10 : 0,
@@ -70,8 +81,8 @@ export function drawWeather(chance: Chance, day: Day): Weather {
 /** A body of a kind: its states drawn by how often the sheet says they occur. */
 export function drawSpecimen(chance: Chance, sheet: Sheet, age: Age, day: Day): Specimen {
   const wear: Wear[] = [];
-  if (day === "any" && happens(chance, OFTEN.washed)) wear.push("rain-washed");
-  if (day === "any" && happens(chance, OFTEN.handled)) wear.push("handled");
+  if (day === "washed" || (day === "any" && happens(chance, OFTEN.washed))) wear.push("rain-washed");
+  if (day === "handled" || (day === "any" && happens(chance, OFTEN.handled))) wear.push("handled");
   const truth = new Map<CharacterId, readonly string[]>();
   for (const character of CHARACTER_IDS) {
     if (definitionOf(character).of === "site") continue;
@@ -84,13 +95,13 @@ export function drawSpecimen(chance: Chance, sheet: Sheet, age: Age, day: Day): 
 /** Ground that the house rules refuse whatever grows there. */
 const REFUSED_GROUND = ["roadside", "graveyard"];
 
-/** What is true of the place; on an ordinary day somebody looks where the ground is clean. */
-export function drawSite(chance: Chance, sheet: Sheet, day: Day): ReadonlyMap<CharacterId, readonly string[]> {
+/** What is true of the place; somebody looks where the ground is clean. */
+export function drawSite(chance: Chance, sheet: Sheet): ReadonlyMap<CharacterId, readonly string[]> {
   const truth = new Map<CharacterId, readonly string[]>();
   for (const character of CHARACTER_IDS) {
     if (definitionOf(character).of !== "site") continue;
     const table = AGES.map((age) => sheet.characters[character]?.[age]).find((one) => one !== undefined);
-    const clean = Object.entries(table ?? {}).filter(([state]) => day === "any" || !REFUSED_GROUND.includes(state));
+    const clean = Object.entries(table ?? {}).filter(([state]) => !REFUSED_GROUND.includes(state));
     const states = drawStates(chance, character, Object.fromEntries(clean));
     if (states.length > 0) truth.set(character, states);
   }
@@ -129,24 +140,40 @@ function drawMeasures(chance: Chance, sheet: Sheet, age: Age): Measures {
   return measures;
 }
 
-/** What there is to be seen of a character: the truth, or what a mask in force has made of it. */
+/**
+ * What there is to be seen of a character: the truth, or what weather and wear have really made of it (a frosted piece
+ * smells of nothing, a washed cap is bare, a dry one stains nothing). What age makes of a body is in the sheets' own
+ * tables, so only masks that this day and this wear put in force count.
+ */
 export function apparentStates(
   chance: Chance,
   character: CharacterId,
   truth: readonly string[],
   conditions: Conditions,
-  day: Day,
 ): readonly string[] {
-  // what age alone makes of a body is in the sheets' own tables
-  if (day === "ordinary") return truth;
   const look: Look = { character, body: "", states: truth, sure: true, heated: false, repeated: false };
-  return truth.map((state) => {
-    const masks = masksInForce(look, conditions).filter((mask) => mask.from?.includes(state) ?? true);
-    const mask = happens(chance, OFTEN.masked) ? pick(chance, masks) : undefined;
-    if (mask === undefined) return state;
-    return pick(chance, mask.to ?? definitionOf(character).states) ?? state;
+  const fair = new Set(masksInForce(look, fairWeather(conditions)).map((mask) => mask.id));
+  const masks = masksInForce(look, conditions).filter((mask) => !fair.has(mask.id));
+  const isWashed = conditions.rain || conditions.wear.size > 0;
+  const seen = truth.map((state) => {
+    if (character === "veil-on-cap" && isWashed && happens(chance, OFTEN.masked)) return "none";
+    const mask = masks.find((one) => one.from?.includes(state) ?? true);
+    if (mask === undefined || !happens(chance, OFTEN.masked)) return state;
+    return pick(chance, mask.usually ?? mask.to ?? [state]) ?? state;
   });
+  const distinct = [...new Set(seen)];
+  // "none" stands alone
+  return distinct.includes("none") ? ["none"] : distinct;
 }
+
+const fairWeather = (conditions: Conditions): Conditions => ({
+  ...conditions,
+  wear: new Set(),
+  frost: false,
+  drought: false,
+  cold: false,
+  rain: false,
+});
 
 /** A body of a find before anything but its age was recorded. */
 export function bareBody(id: string, specimen: Specimen, lifted: Lift): Body {

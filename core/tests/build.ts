@@ -58,11 +58,19 @@ export const PALE_ON_GRASS: Seen = {
   "gill-colour": "pink",
 };
 
-/** The same with foot, stain and nose. */
+/** The same with its build, foot, cut, stain and nose. */
 export const FIELD_MUSHROOM: Seen = {
   ...PALE_ON_GRASS,
-  base: "plain",
+  "gill-attachment": "free",
+  "gill-spacing": "crowded",
+  "cap-surface": "silky",
+  "stem-surface": "smooth",
+  "stem-colour": "white",
+  "flesh-colour": "white",
+  "stain-cut": "none",
+  base: "tapered",
   "stain-base": "none",
+  "stain-rub": "none",
   smell: "mushroomy",
 };
 
@@ -72,7 +80,20 @@ export const OLDER: Body = {
   age: "mature",
   lifted: "whole",
   keep: false,
-  seen: seen({ "gill-colour": "chocolate-brown", "spore-print": "chocolate-brown" }),
+  seen: seen({
+    underside: "gills",
+    "gill-colour": "chocolate-brown",
+    "spore-print": "chocolate-brown",
+    ring: "remnants",
+    "stem-surface": "smooth",
+    "stem-colour": "white",
+    base: "tapered",
+    "flesh-colour": "white",
+    "stain-base": "none",
+  }),
 };
 
-export const GRASS: Partial<Find> = { site: { habitat: ["grassland"], substrate: ["soil"] } };
+export const GRASS: Partial<Find> = {
+  site: { habitat: ["grassland"], substrate: ["soil"], host: ["none-near"] },
+  place: { region: "europe" },
+};

@@ -91,6 +91,8 @@ function isLookedAtTwice(
 function joinedAway(body: BodyScene, points: readonly PlainPoint[]): ReadonlySet<string> {
   const states = (character: string) =>
     [...body.looks.values()].find((look) => look.character === character)?.states ?? [];
+  const sure = (character: string) =>
+    [...body.looks.values()].some((look) => look.character === character && look.sure);
   const shows = (character: string, ...some: string[]) => states(character).some((state) => some.includes(state));
   const pairs: readonly (readonly [string, string, boolean])[] = [
     ["ring", "gill-colour", body.body.age === "young"],
@@ -103,7 +105,8 @@ function joinedAway(body: BodyScene, points: readonly PlainPoint[]): ReadonlySet
     ],
   ];
   const dropped = pairs.flatMap(([kept, other, together]) => {
-    const one = points.find((point) => point.character === kept);
+    const keptFamily = kept === "ring" ? "ring" : "base";
+    const one = sure(kept) ? points.find((point) => point.family === keptFamily) : undefined;
     const second = points.find((point) => point.character === other);
     if (!together || one === undefined || second === undefined) return [];
     return points.filter((point) => point.family === second.family).length === 1 ? [other] : [];

@@ -1,0 +1,15 @@
+/** The described finds that ship with the project, judged. */
+import { readdirSync, readFileSync } from "node:fs";
+import { describedSchema, judgeDescribed, type Knowledge, type Outcome } from "@jittery-cap/core";
+import { z } from "zod";
+
+const FOLDER = new URL("./described/", import.meta.url);
+
+/** All of them, in the order of their files. */
+export function describedOutcomes(knowledge: Knowledge): readonly Outcome[] {
+  return readdirSync(FOLDER)
+    .filter((name) => name.endsWith(".json"))
+    .sort()
+    .flatMap((name) => z.array(describedSchema).parse(JSON.parse(readFileSync(new URL(name, FOLDER), "utf8"))))
+    .map((described) => judgeDescribed(described, knowledge));
+}
