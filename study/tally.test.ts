@@ -57,6 +57,7 @@ describe("the figures of the study", () => {
           reasons: { doubt: 5 },
         }),
       ],
+      undefined,
       readKnowledge(),
       "no time",
     );

@@ -82,8 +82,8 @@ export function weighBody(
   /** Families with more than one point, and families with a point of which the quick look depends. */
   const several = new Uint16Array(size);
   const fragile = new Uint16Array(size);
-  /** Families of what only a mask keeps from speaking against a row, and on which the quick look depends. */
-  const hidden = new Uint16Array(size);
+  /** Rows against which a soft look on which the quick look depends would speak, were it not for a mask. */
+  const hidden = new Uint8Array(size);
   const twice = new Uint16Array(size);
   const never = new Uint16Array(size);
   const hard = new Uint8Array(size);
@@ -105,7 +105,7 @@ export function weighBody(
     );
     for (let row = 0; row < size; row += 1) {
       const kind = weighing[row];
-      if (kind === MASKED) hidden[row] = (hidden[row] ?? 0) | undoes;
+      if (kind === MASKED && undoes !== 0 && isHard === 0) hidden[row] = 1;
       if (!isAgainst(kind)) continue;
       add(row, bit);
       fragile[row] = (fragile[row] ?? 0) | undoes;
@@ -120,12 +120,12 @@ export function weighBody(
   }
   joinLooks(body, mine, own, several);
   const families = Uint16Array.from(own);
-  const granted = grantedLooks(borrowed, own, several, fragile, hidden, hard);
+  const granted = grantedLooks(borrowed, own, several, fragile, hard);
   for (let row = 0; row < size; row += 1) {
     const lent = borrowed[(granted[row] ?? 0) - 1];
     if (lent === undefined) continue;
     families[row] = (families[row] ?? 0) | familyBitOf(lent.look.character);
-    if (isHardLook(lent.look.character, lent.at?.body.age, lent.look.states)) hard[row] = 1;
+    if (hidden[row] === 0 && isHardLook(lent.look.character, lent.at?.body.age, lent.look.states)) hard[row] = 1;
   }
   return { dangers, body, looks, borrowed, own, granted, families, twice, hard };
 }
@@ -187,16 +187,15 @@ export function weighedLook(dangers: Tables, look: Look, at: BodyScene | undefin
 
 /**
  * All that a body inherits rests on its quick look: one mistake there undoes all of it, so it is worth one mistake at
- * most, and none where a point of the body's own rests on that same quick look alone, or would but for a mask (else a
- * mask could clear). A hard one is granted before a
- * soft one; a family that speaks softly already may be made hard by it (a print behind the gills of a young body).
+ * most, and none where a point of the body's own rests on that same quick look alone. A hard one is granted before a
+ * soft one; a family that speaks softly already may be made hard by it (a print behind the gills of a young body), but
+ * not where a soft look would take its place were it not masked: else a mask could clear.
  */
 function grantedLooks(
   borrowed: readonly WeighedLook[],
   own: Uint16Array,
   several: Uint16Array,
   fragile: Uint16Array,
-  hidden: Uint16Array,
   hard: Uint8Array,
 ): Uint8Array {
   const granted = new Uint8Array(own.length);
@@ -210,8 +209,7 @@ function grantedLooks(
         const families = own[row] ?? 0;
         const alone = families & ~(several[row] ?? 0);
         const adds = (families & bit) === 0 || (wantsHard && hard[row] === 0);
-        const rests = (alone & (fragile[row] ?? 0)) | ((hidden[row] ?? 0) & ~families);
-        if (adds && rests === 0) granted[row] = index + 1;
+        if (adds && (alone & (fragile[row] ?? 0)) === 0) granted[row] = index + 1;
       }
     });
   return granted;

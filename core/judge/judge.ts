@@ -144,10 +144,14 @@ function compareDistances(one: Distance, other: Distance): number {
 function refusalsOf(scene: Scene, rules: RulesInForce, candidates: readonly Candidate[]): Refusals[] {
   const fitting = candidates.filter((candidate) => candidate.fits);
   const bearsFrost = fitting.some((candidate) => candidate.sheet.bearsFrost);
-  // what the kind aimed at has by itself is no stop sign, where the rules allow its genus; a near fit is aimed at too
+  // what the kind aimed at has by itself is no stop sign, where the rules allow its genus; a near fit is aimed at too.
+  // A kind is aimed at once half of what it must show has been seen: a ring and pale gills alone aim at nothing
   const excusing = candidates.filter(
-    ({ fits, near, allowed, sheet }) =>
-      (fits || near !== undefined) && (allowed || sheet.houseRule !== "amanitas") && sheet.tier !== "inedible",
+    ({ fits, near, allowed, sheet, mustsConfirmed, mustsMissing }) =>
+      (fits || near !== undefined) &&
+      mustsConfirmed >= mustsMissing.length &&
+      (allowed || sheet.houseRule !== "amanitas") &&
+      sheet.tier !== "inedible",
   );
   return scene.bodies.map((body) => ({
     body,

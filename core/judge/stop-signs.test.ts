@@ -23,9 +23,12 @@ describe("white gills with a ring, a sac, a bulb or warts", () => {
   ] as const)
     it(`stop a grown body: ${character} ${state}`, () =>
       expect(reasonsFor({ "gill-colour": "white", [character]: state })).to.include(sign));
-  it("do not stop while a sought sheet that says exactly that still fits: the parasol has white gills and a bulb", () => {
-    expect(reasonsFor({ "gill-colour": "white", base: "bulb" })).not.to.include(sign);
-    expect(reasonsFor({ "gill-colour": "white", base: "bulb", "veil-on-cap": "white-warts" })).to.include(sign);
+  it("do not stop while a sought sheet that says exactly that still fits, half of what it must show being seen", () => {
+    const parasol = { "gill-colour": "white", ring: "movable-collar", "stem-surface": "snakeskin", base: "bulb" };
+    expect(reasonsFor(parasol)).not.to.include(sign);
+    expect(reasonsFor({ ...parasol, "veil-on-cap": "white-warts" })).to.include(sign);
+    // the parasol lists this as well, but nothing of it has been looked for yet
+    expect(reasonsFor({ "gill-colour": "white", base: "bulb" })).to.include(sign);
   });
   it("do not stop without any of them", () =>
     expect(reasonsFor({ "gill-colour": "white", ring: "none", base: "plain" })).not.to.include(sign));

@@ -22,11 +22,11 @@ export type Measure = (typeof MEASURES)[number];
 /** What every sheet lists of one character at one age, or at an age that nobody told. */
 export interface Column {
   /** Bit sets of the states listed; zero where the sheet says nothing. */
-  readonly listed: Uint32Array;
+  readonly listed: Int32Array;
   /** Those of them that are more than rare. */
-  readonly common: Uint32Array;
+  readonly common: Int32Array;
   /** The same by frequency; at an untold age a state stands with its commonest. */
-  readonly by: Readonly<Record<Frequency, Uint32Array>>;
+  readonly by: Readonly<Record<Frequency, Int32Array>>;
   /** What is listed, in words, where it was asked for before. */
   readonly words: (string | undefined)[];
 }
@@ -44,7 +44,7 @@ export interface Tables {
   readonly column: (character: CharacterId, age: Age | undefined) => Column;
   readonly range: (measure: Measure) => Range;
   /** Bit sets of the states that a sheet never shows; undefined where no sheet says so of this character. */
-  readonly never: (character: CharacterId) => Uint32Array | undefined;
+  readonly never: (character: CharacterId) => Int32Array | undefined;
   /** Rows of the sheets that have masks of their own on a character. */
   readonly withOwnMasks: (character: CharacterId) => readonly number[];
 }
@@ -128,11 +128,11 @@ function ownMasksOf(sheets: readonly Sheet[]): ReadonlyMap<CharacterId, readonly
   return rows;
 }
 
-function neversOf(sheets: readonly Sheet[]): ReadonlyMap<CharacterId, Uint32Array> {
-  const nevers = new Map<CharacterId, Uint32Array>();
+function neversOf(sheets: readonly Sheet[]): ReadonlyMap<CharacterId, Int32Array> {
+  const nevers = new Map<CharacterId, Int32Array>();
   sheets.forEach((sheet, row) => {
     for (const { character, states } of sheet.never) {
-      const column = nevers.get(character) ?? new Uint32Array(sheets.length);
+      const column = nevers.get(character) ?? new Int32Array(sheets.length);
       column[row] = (column[row] ?? 0) | bitsOf(character, states);
       nevers.set(character, column);
     }
@@ -142,12 +142,12 @@ function neversOf(sheets: readonly Sheet[]): ReadonlyMap<CharacterId, Uint32Arra
 
 function compileColumn(sheets: readonly Sheet[], character: CharacterId, ages: readonly Age[]): Column {
   const bits = stateBits(character);
-  const listed = new Uint32Array(sheets.length);
+  const listed = new Int32Array(sheets.length);
   const by = {
-    always: new Uint32Array(sheets.length),
-    usual: new Uint32Array(sheets.length),
-    sometimes: new Uint32Array(sheets.length),
-    rare: new Uint32Array(sheets.length),
+    always: new Int32Array(sheets.length),
+    usual: new Int32Array(sheets.length),
+    sometimes: new Int32Array(sheets.length),
+    rare: new Int32Array(sheets.length),
   };
   sheets.forEach((sheet, row) => {
     const byAge = sheet.characters[character];

@@ -70,7 +70,7 @@ describe("a made-up specimen", () => {
   it("stands on clean ground on an ordinary day", () => {
     const chance = seeded(9);
     for (let draw = 0; draw < 60; draw += 1)
-      expect(drawSite(chance, sheetOf("marasmius-oreades"), "ordinary").get("habitat") ?? [])
+      expect(drawSite(chance, sheetOf("marasmius-oreades")).get("habitat") ?? [])
         .not.to.include("roadside")
         .and.not.to.include("graveyard");
   });

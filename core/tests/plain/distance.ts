@@ -1,6 +1,6 @@
 /** How many mistakes away one danger is from one body, worked out the plain, slow way: the oracle for the tables. */
 
-import { definitionOf } from "../../find/vocabulary.ts";
+import { isHardLook } from "../../find/vocabulary.ts";
 import { type MaskUse, maskUse } from "../../judge/contradictions.ts";
 import { type Status, statusOf } from "../../judge/distance.ts";
 import type { Look } from "../../judge/looks.ts";
@@ -136,13 +136,15 @@ function grantedPoint(
     const ofFamily = all.filter((point) => point.family === family);
     return ofFamily.length === 1 && ofFamily.every((point) => undoesQuickLook(body, restsOn(body, point.character)));
   });
-  const restsOnMasked = excused.some(
-    ({ character }) => undoesQuickLook(body, restsOn(body, character)) && !families.has(definitionOf(character).family),
+  if (restsOnQuickLook) return undefined;
+  const softMasked = excused.some(
+    ({ character, states }) =>
+      undoesQuickLook(body, restsOn(body, character)) && !isHardLook(character, body.body.age, states),
   );
-  if (restsOnQuickLook || restsOnMasked) return undefined;
   const isHard = all.some((point) => point.hard);
-  return (
+  const granted =
     borrowed.find((point) => point.hard && (!families.has(point.family) || !isHard)) ??
-    borrowed.find((point) => !point.hard && !families.has(point.family))
-  );
+    borrowed.find((point) => !point.hard && !families.has(point.family));
+  // were it not for the mask, a soft look would stand in its place
+  return granted === undefined || !softMasked ? granted : { ...granted, hard: false };
 }
