@@ -71,7 +71,7 @@ describe("a pale one from the pasture", () => {
   });
 
   it("from a road verge is left whatever it is, unless the person judged the ground", () => {
-    const verge = { site: { habitat: ["grassland"], concerns: ["roadside" as const] } };
+    const verge = { ...GRASS, site: { ...GRASS.site, concerns: ["roadside" as const] } };
     expect(codes(answerTo([bodyOf(FIELD_MUSHROOM), OLDER], verge).reasons)).to.deep.equal(["unclean-ground"]);
     const judged = answerTo([bodyOf(FIELD_MUSHROOM), OLDER], { ...verge, rules: { dirtyGround: "judged" } });
     expect(judged.verdict).to.equal("basket");
@@ -107,6 +107,10 @@ describe("a troop", () => {
   const quickLook = {
     underside: "gills",
     "gill-colour": "pink",
+    "gill-attachment": "free",
+    "gill-spacing": "crowded",
+    "cap-colour": "white",
+    "cap-surface": "silky",
     ring: "skirt",
     "stem-surface": "smooth",
     base: "plain",
@@ -174,11 +178,13 @@ describe("a stop sign", () => {
     expect(stops(funnel, { measures: { capCm: 4 } })).to.include("small-pale-funnel");
     expect(stops(funnel, { measures: { capCm: 18 } })).not.to.include("small-pale-funnel");
   });
-  it("is a small brown one with a ring on wood; the sheathed woodtuft passes only by house rule, sheath and scales on every body", () => {
+  it("is a small brown one with a ring on wood; the sheathed woodtuft is not left where the rules know it, sheath and scales on every body", () => {
     const woodtuft = sheetOf("kuehneromyces-mutabilis");
     expect(codes(assess(typicalFind(woodtuft), SHIPPED).reasons)).to.include("small-brown-on-wood");
     const known = typicalFind(woodtuft, { rules: { smallBrown: "known" } });
-    expect(assess(known, SHIPPED).verdict).to.equal("basket");
+    // sheath and scales are one look, and the print goes over into that of the funeral bell: one slip, so it waits
+    expect(assess(known, SHIPPED).verdict).to.equal("hold");
+    expect(mistakesTo(assess(known, SHIPPED), "galerina-marginata")).to.equal(1);
     const [first, ...rest] = known.bodies;
     if (first === undefined) throw new Error("the typical find has no body");
     const bare = { ...first, seen: (first.seen ?? []).filter((entry) => entry.character !== "stem-surface") };
@@ -262,7 +268,7 @@ describe("several observers", () => {
 
 describe("what is hidden", () => {
   it("no ring means nothing on an old rained-on body, and speaks against a ringed danger on a young fresh one", () => {
-    const ringless = (more: object) => mistakesTo(answerTo([bodyOf({ ring: "none" }, more)]), "amanita-phalloides");
+    const ringless = (more: object) => mistakesTo(answerTo([bodyOf({ ring: "none" }, more)]), "amanita-muscaria");
     expect(ringless({ age: "old", wear: ["rain-washed"] })).to.equal(0);
     expect(ringless({ age: "young" })).to.equal(1);
   });

@@ -58,9 +58,9 @@ export function optionsOf({ scene, knowledge }: Judgement, supposed: Sheet): Opt
     }
     for (const body of scene.kept) {
       if (test.possible?.(body.conditions) === false) continue;
-      // a print under its cup is read before another cap is spent, where this body could take its result over
-      const pending = scene.bodies.some((one) => one !== body && one.conditions.printPending);
-      if (test.id === "take-spore-print" && (body.conditions.printPending || (pending && hasQuickLook(body)))) continue;
+      // a print under its cup is read before another cap is spent: a quick look that agrees takes its result over
+      const pending = scene.bodies.some((one) => one.conditions.printPending);
+      if (test.id === "take-spore-print" && pending) continue;
       const looks = test.shows
         .filter((one) => !isSettled(body, one))
         .flatMap((one) => expectedLook(supposed, one, body, test.heated === true));

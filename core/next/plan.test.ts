@@ -30,7 +30,7 @@ describe("what to do next", () => {
   });
 
   it("asks for an older body where a kind has to be seen at two ages", () => {
-    expect(tests(answerTo([bodyOf(FIELD_MUSHROOM)], GRASS))).to.deep.equal(["find-an-older-one"]);
+    expect(tests(answerTo([bodyOf(FIELD_MUSHROOM)], GRASS))).to.include("find-an-older-one");
   });
 
   it("asks for warmth in the cold and for heat after frost", () => {
