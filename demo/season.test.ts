@@ -30,7 +30,8 @@ describe("the invented season", () => {
   it("has a frost morning when stain and nose are silent", () => {
     const answer = answerTo("white ones, morning after frost");
     expect(answer.verdict).to.equal("hold");
-    expect(answer.dangers[0]?.sheet).to.equal("agaricus-xanthodermus");
+    const near = answer.dangers.filter(({ aside, mistakes }) => aside !== true && mistakes === 0);
+    expect(near.map(({ sheet }) => sheet)).to.include("agaricus-xanthodermus");
   });
   it("has a sodden basket-filler", () => expect(codes("yellow basket-filler")).to.include("sodden"));
   it("has a first tasting in progress", () => expect(answerTo("chanterelles").verdict).to.equal("basket"));

@@ -63,7 +63,7 @@ describe("the figures of the study", () => {
     );
     expect(report).to.match(/\| 2\.0 % \| destroying angel \(northern\) \| field mushroom or horse mushroom \| 1 \|/);
     expect(report).to.match(/\| hedgehog mushroom \| 50\.0 % \| something was in doubt \(5\) \|/);
-    expect(report).to.match(/\| ordinary \| 0\.0 % \| 10 \| 50\.0 % \| 9 \|/);
+    expect(report).to.match(/\| 0\.0 % \| 10 \| 50\.0 % \| 9 \|/);
   });
   it("are plotted as a picture without a screen", () => {
     const picture = plotOf(

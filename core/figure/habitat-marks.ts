@@ -95,6 +95,13 @@ const LANDSCAPES: Readonly<Record<string, readonly Thing[]>> = {
     ["conifer", 3, 3.6],
     ["track", 0, 3.6],
   ],
+  orchard: [
+    ["fruiting", -2.6, 2.7],
+    ["fruiting", 0, 2.7],
+    ["fruiting", 2.6, 2.7],
+    ["grass", -1.3, 0.6],
+    ["grass", 1.3, 0.6],
+  ],
   roadside: [
     ["road", 0, 3.6],
     ["grass", -3.2, 1],

@@ -23,6 +23,12 @@ function crown(x: number, y: number, wide: number, tall: number): Shape {
   return blob(points, "leaf");
 }
 
+const circle = (x: number, y: number, radius: number): Point2[] =>
+  Array.from({ length: 9 }, (_unused, index): Point2 => {
+    const turn = (index / 8) * 2 * Math.PI;
+    return [x + Math.cos(turn) * radius, y + Math.sin(turn) * radius];
+  });
+
 /** Each thing by where it stands and how tall or wide it is, in the landscape's own cm. */
 export const THINGS = {
   broadleaf: (x: number, size: number): Shape[] => [
@@ -57,6 +63,17 @@ export const THINGS = {
         "leaf",
       ),
     ),
+  ],
+  fruiting: (x: number, size: number): Shape[] => [
+    ...THINGS.broadleaf(x, size),
+    ...(
+      [
+        [-0.18, 0.62],
+        [0.12, 0.78],
+        [0.16, 0.55],
+        [-0.05, 0.86],
+      ] as const
+    ).map(([along, up]) => blob(circle(x + along * size, up * size, size * 0.055), "pigment:red", 0.6)),
   ],
   shrub: (x: number, size: number): Shape[] => [crown(x, size * 0.45, size * 0.5, size * 0.45)],
   grass: (x: number, size: number): Shape[] =>

@@ -12,8 +12,8 @@ type Leaf =
       readonly lobes: number;
       readonly notch?: boolean;
     }
-  | { readonly kind: "feathered" }
-  | { readonly kind: "hand" }
+  | { readonly kind: "feathered"; readonly pairs: number; readonly leaflet: number }
+  | { readonly kind: "hand"; readonly cut: number }
   | { readonly kind: "needles"; readonly per: number; readonly long: number; readonly flat: boolean };
 
 const broad = (breadth: number, broadest: number, teeth = 0, lobes = 0, notch = false): Leaf => ({
@@ -40,13 +40,23 @@ const LEAVES: Readonly<Record<string, Leaf>> = {
   alder: broad(0.86, 0.68, 7, 0, true),
   lime: broad(0.92, 0.35, 8),
   elm: broad(0.6, 0.5, 10),
-  maple: { kind: "hand" },
-  ash: { kind: "feathered" },
+  maple: { kind: "hand", cut: 0.55 },
+  "horse-chestnut": { kind: "hand", cut: 0.14 },
+  ash: { kind: "feathered", pairs: 3, leaflet: 0.3 },
+  robinia: { kind: "feathered", pairs: 5, leaflet: 0.22 },
+  palm: { kind: "feathered", pairs: 9, leaflet: 0.08 },
+  hawthorn: broad(0.74, 0.55, 0, 3),
+  madrone: broad(0.46, 0.52),
+  cherry: broad(0.5, 0.58, 14),
+  apple: broad(0.7, 0.5, 8),
+  bamboo: broad(0.14, 0.25),
   eucalyptus: broad(0.16, 0.4),
   spruce: needles(1, 0.42),
   pine: needles(2, 1.15),
   fir: needles(1, 0.6, true),
   larch: needles(8, 0.55),
+  yew: needles(1, 0.46, true),
+  cypress: needles(4, 0.24, true),
   "douglas-fir": needles(1, 0.55),
   "hemlock-conifer": needles(1, 0.32, true),
 };
@@ -117,16 +127,18 @@ export function leafMark(state: string): Figure {
           1.1,
         ),
       );
-      for (const x of [-1.2, -0.3, 0.6])
-        for (const turn of [-1, 1])
+      for (let pair = 0; pair < leaf.pairs; pair++)
+        for (const turn of [-1, 1]) {
+          const x = -1.2 + (pair * 1.8) / (leaf.pairs - 1);
+          const out = leaf.leaflet > 0.25 ? 0.95 : 0.9 - 0.15 * Math.abs(pair / (leaf.pairs - 1) - 0.4);
           shapes.push(
             put(
               [
                 ...smooth([
                   [x, 0],
-                  [x + 0.2, turn * 0.5],
-                  [x + 0.75, turn * 0.95],
-                  [x + 0.6, turn * 0.4],
+                  [x + 0.35 - leaf.leaflet / 2, turn * 0.5],
+                  [x + 0.6, turn * out],
+                  [x + 0.35 + leaf.leaflet / 2, turn * 0.45],
                   [x, 0],
                 ]),
                 ["Z"],
@@ -135,6 +147,7 @@ export function leafMark(state: string): Figure {
               "leaf",
             ),
           );
+        }
       shapes.push(
         put(
           [
@@ -160,7 +173,7 @@ export function leafMark(state: string): Figure {
           radius * Math.cos(((angle + turn) * Math.PI) / 180) * 1.1,
           radius * Math.sin(((angle + turn) * Math.PI) / 180),
         ];
-        outline.push(at(0.55, -32), at(0.95, -14), at(1.45, 0), at(0.95, 14));
+        outline.push(at(leaf.cut, -32), at(0.95, -14), at(1.45, 0), at(0.95, 14));
       }
       shapes.push(
         put(line(outline, true), 0.9, "leaf"),

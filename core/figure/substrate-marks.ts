@@ -412,6 +412,22 @@ export function substrateMark(state: string): Figure {
         );
       }
       break;
+    case "straw":
+      for (let stalk = 0; stalk < 16; stalk++) {
+        const [x, y] = [-2.6 + scatter(stalk) * 4.6, 0.1 + scatter(stalk + 9) * 0.7];
+        more.push(
+          put(
+            line([
+              [x, y],
+              [x + 0.9, y + 0.5 * (scatter(stalk + 3) - 0.5)],
+            ]),
+            2.2,
+            "none",
+            "pigment:yellow-brown",
+          ),
+        );
+      }
+      break;
     default:
   }
   // behind a trunk or a heap there is no need of the leaf that groundShapes lays beside

@@ -187,9 +187,9 @@ export function weighedLook(dangers: Tables, look: Look, at: BodyScene | undefin
 
 /**
  * All that a body inherits rests on its quick look: one mistake there undoes all of it, so it is worth one mistake at
- * most, and none where a point of the body's own rests on that same quick look alone. A hard one is granted before a
- * soft one; a family that speaks softly already may be made hard by it (a print behind the gills of a young body), but
- * not where a soft look would take its place were it not masked: else a mask could clear.
+ * most, and none where a point of the body's own rests on that same quick look alone. A hard one of another family is
+ * granted first; else a family that speaks softly already is made hard by it (a print behind the gills of a young body),
+ * else a soft one is granted. None is hard where a soft look would take its place were it not masked: else a mask could clear.
  */
 function grantedLooks(
   borrowed: readonly WeighedLook[],
@@ -199,7 +199,11 @@ function grantedLooks(
   hard: Uint8Array,
 ): Uint8Array {
   const granted = new Uint8Array(own.length);
-  for (const wantsHard of [true, false])
+  for (const [wantsHard, wantsFamily] of [
+    [true, true],
+    [true, false],
+    [false, true],
+  ] as const)
     borrowed.forEach(({ look, at, weighing }, index) => {
       if (!look.sure) return;
       const bit = familyBitOf(look.character);
@@ -208,7 +212,7 @@ function grantedLooks(
         if (!isAgainst(weighing[row]) || granted[row] !== 0) continue;
         const families = own[row] ?? 0;
         const alone = families & ~(several[row] ?? 0);
-        const adds = (families & bit) === 0 || (wantsHard && hard[row] === 0);
+        const adds = wantsFamily ? (families & bit) === 0 : (families & bit) !== 0 && hard[row] === 0;
         if (adds && (alone & (fragile[row] ?? 0)) === 0) granted[row] = index + 1;
       }
     });

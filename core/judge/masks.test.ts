@@ -256,7 +256,9 @@ describe("gills behind a veil", () => {
     expect(more?.mistakes).to.equal(2);
   });
   it("count with a print of their own, and twice where the danger never has such spores", () => {
-    const printed = answerTo([bodyOf({ ring: "skirt", "gill-colour": "chocolate-brown", "spore-print": "chocolate-brown" })]);
+    const printed = answerTo([
+      bodyOf({ ring: "skirt", "gill-colour": "chocolate-brown", "spore-print": "chocolate-brown" }),
+    ]);
     expect(printed.dangers.find((danger) => danger.sheet === "clitocybe-rivulosa")?.mistakes).to.equal(3);
   });
 });

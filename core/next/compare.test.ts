@@ -87,6 +87,7 @@ describe("if you were wrong", () => {
   it("never leaves a cleared danger touching: one mistake at the most is undone by one look", () => {
     expect(answerTo([bodyOf(FIELD_MUSHROOM), OLDER], GRASS).verdict).to.equal("basket");
     for (const one of consequences)
-      for (const danger of one.nearer.filter(({ from }) => from >= 2)) expect(danger.to, `${one.what}: ${danger.sheet}`).to.be.at.least(1);
+      for (const danger of one.nearer.filter(({ from }) => from >= 2))
+        expect(danger.to, `${one.what}: ${danger.sheet}`).to.be.at.least(1);
   });
 });

@@ -143,7 +143,8 @@ function grantedPoint(
   );
   const isHard = all.some((point) => point.hard);
   const granted =
-    borrowed.find((point) => point.hard && (!families.has(point.family) || !isHard)) ??
+    borrowed.find((point) => point.hard && !families.has(point.family)) ??
+    (isHard ? undefined : borrowed.find((point) => point.hard)) ??
     borrowed.find((point) => !point.hard && !families.has(point.family));
   // were it not for the mask, a soft look would stand in its place
   return granted === undefined || !softMasked ? granted : { ...granted, hard: false };
