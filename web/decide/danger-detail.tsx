@@ -35,6 +35,11 @@ export function DangerDetail({ danger, beside }: DangerDetailProps) {
           {danger.body}
         </Box>
       </Typography>
+      {danger.aside === true && (
+        <Typography>
+          Set aside by the house rule: it is not known from this part of the world. It is not ruled out.
+        </Typography>
+      )}
       <Lines title="Against it" lines={danger.points.map((point) => point.text)} empty="Nothing that was seen." />
       {masks.length > 0 && <Lines title="Hidden today" lines={masks.map((mask) => mask.why)} />}
       <Lines title="For it" lines={danger.speaksFor.map((sign) => sign.text)} empty="Nothing that was seen." />

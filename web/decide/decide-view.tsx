@@ -115,6 +115,11 @@ function Conditions({ answer, met }: { answer: Answer; met: ReadonlySet<string> 
           </li>
         ))}
       </Box>
+      {answer.handling?.map(({ sheet, name, parts, cooking, warnings }) => (
+        <Box key={sheet} data-handling={sheet} sx={{ pt: 1.5, maxWidth: "62ch" }}>
+          <b>If it is the {name}:</b> {parts}; {cooking}. {warnings.join(" ")}
+        </Box>
+      ))}
     </Section>
   );
 }
@@ -122,8 +127,8 @@ function Conditions({ answer, met }: { answer: Answer; met: ReadonlySet<string> 
 const timeWords = (minutes: number, hours: number) => `${minutes} min${hours > 0 ? `, then ${hours} h` : ""}`;
 
 function Way({ answer, findId }: { answer: Answer; findId: string }) {
-  const { tests, minutes, waitHours, cannotSettle } = answer.next;
-  if (tests.length === 0 && cannotSettle.length === 0) return null;
+  const { tests, minutes, waitHours, cannotSettle, further, nothingHelps } = answer.next;
+  if (tests.length + cannotSettle.length + further.length === 0 && nothingHelps === undefined) return null;
   return (
     <Section
       title={
@@ -134,7 +139,7 @@ function Way({ answer, findId }: { answer: Answer; findId: string }) {
     >
       <Box component="ol" aria-label="Next tests" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {tests.map((test, index) => {
-          const station = stationOfTest(test.test)?.id ?? "bodies";
+          const station = stationOfTest(test)?.id ?? "bodies";
           return (
             <Box
               component="li"
@@ -167,6 +172,12 @@ function Way({ answer, findId }: { answer: Answer; findId: string }) {
           );
         })}
       </Box>
+      {nothingHelps !== undefined && <Typography data-nothing-helps>{nothingHelps}</Typography>}
+      {further.map((one) => (
+        <Typography key={one.text} sx={{ pt: 1 }}>
+          {one.text}
+        </Typography>
+      ))}
       {cannotSettle.map((one) => (
         <Typography key={one.sheet + one.body} sx={{ pt: 1, color: tone.inkSoft }}>
           {one.why.charAt(0).toUpperCase() + one.why.slice(1)}.

@@ -1,7 +1,7 @@
-import { CHARACTER_IDS } from "@jittery-cap/core";
+import { assess, CHARACTER_IDS, findSchema } from "@jittery-cap/core";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { expect } from "chai";
-import { STATION_IDS, STATIONS, stationOf, stationOfCharacter, TEST_LOOKS_AT } from "./stations.ts";
+import { STATION_IDS, STATIONS, stationOf, stationOfCharacter, stationOfTest } from "./stations.ts";
 import { actionOf } from "./use-keys.ts";
 
 describe("the stations", () => {
@@ -15,15 +15,22 @@ describe("the stations", () => {
       station.questions.flatMap((question) => (question.kind === "character" ? [question.character] : [])),
     );
     expect(new Set(asked).size).to.equal(asked.length);
-    const used = CHARACTER_IDS.filter((id) =>
-      readKnowledge().sheets.some((sheet) => sheet.characters[id] !== undefined),
-    );
+    const { sheets } = readKnowledge();
+    const used = CHARACTER_IDS.filter((id) => sheets.some((sheet) => sheet.characters[id] !== undefined));
     for (const character of used) expect(stationOfCharacter(character), character).not.to.equal(undefined);
   });
 
-  it("lead from every planned test to what it looks at", () => {
-    for (const character of Object.values(TEST_LOOKS_AT))
-      expect(stationOfCharacter(character), character).not.to.equal(undefined);
+  it("lead from every planned test to where what it opens is recorded", () => {
+    const knowledge = readKnowledge();
+    const words = { underside: "gills", "cap-colour": "white", ring: "skirt", "gill-colour": "pink" } as const;
+    const seen = Object.entries(words).map(([character, state]) => ({ character, states: [state] }));
+    const planned = (["button", "young", "mature"] as const).flatMap((age) => {
+      const bodies = [{ id: "A", age, lifted: "pulled", seen }];
+      const find = findSchema.parse({ format: "jittery-cap/find", version: 1, id: "plan", bodies });
+      return assess(find, knowledge).next.tests;
+    });
+    expect(planned).not.to.be.empty;
+    for (const test of planned) expect(stationOfTest(test), test.test).not.to.equal(undefined);
   });
 
   it("begin with the ground where the address names none", () => {

@@ -1,5 +1,5 @@
 /** The nine stations in the order of handling, with what is looked at in each and how. */
-import type { Body, CharacterId, Weather } from "@jittery-cap/core";
+import { type Body, type CharacterId, isCharacterId, type PlannedTest, type Weather } from "@jittery-cap/core";
 
 export const STATION_IDS = ["ground", "bodies", "cap", "under", "stem", "foot", "cut", "nose", "print"] as const;
 export type StationId = (typeof STATION_IDS)[number];
@@ -193,32 +193,15 @@ export function stationOfCharacter(character: string): Station | undefined {
   );
 }
 
-/** The character that a planned test looks at first. */
-export const TEST_LOOKS_AT: Readonly<Record<string, CharacterId>> = {
-  "look-at-ground": "substrate",
-  "look-under": "underside",
-  "look-at-gill-build": "gill-attachment",
-  "look-at-ring": "ring",
-  "look-at-stem": "stem-surface",
-  "look-at-cap": "cap-colour",
-  "lift-base-whole": "base",
-  "look-at-foot": "base",
-  "nick-foot": "stain-base",
-  "press-pores": "stain-pores",
-  "bend-a-piece": "bend",
-  "scratch-cap": "stain-rub",
-  "crush-and-smell": "smell",
-  "warm-and-smell": "smell",
-  "heat-and-smell": "smell",
-  "halve-lengthways": "flesh-colour",
-  "halve-the-ball": "bisection",
-  "read-spore-print": "spore-print",
-  "take-spore-print": "spore-print",
-};
+/** The character that a planned test opens, where it opens one: a measure or an age is recorded elsewhere. */
+export function characterOfTest({ opens }: PlannedTest): CharacterId | undefined {
+  return isCharacterId(opens.character) ? opens.character : undefined;
+}
 
 /** The station where a planned test is recorded. */
-export function stationOfTest(test: string): Station | undefined {
-  return test === "measure" ? stationOf("bodies") : stationOfCharacter(TEST_LOOKS_AT[test] ?? "");
+export function stationOfTest(test: PlannedTest): Station | undefined {
+  const character = characterOfTest(test);
+  return character === undefined ? stationOf("bodies") : stationOfCharacter(character);
 }
 
 /** How many of a station's characters have been looked at on a body, and of how many. */

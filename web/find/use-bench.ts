@@ -16,7 +16,7 @@ import { useNavigate, useParams } from "react-router";
 import { useShallow } from "zustand/react/shallow";
 import { useFind } from "../state/find-state.ts";
 import { CANNOT_TELL, chooseState, couldNot, REASONS, turnSureness } from "./observing.ts";
-import { itemOf, type Question, STATIONS, stationOf, stationOfCharacter, TEST_LOOKS_AT } from "./stations.ts";
+import { characterOfTest, itemOf, type Question, STATIONS, stationOf, stationOfCharacter } from "./stations.ts";
 import { useStopwatch } from "./stopwatch.ts";
 import type { KeyAction } from "./use-keys.ts";
 import { useStationOrder } from "./use-station-order.ts";
@@ -91,7 +91,7 @@ export function useBench() {
     if (test.test === "tell-the-age") return goTo("age", "bodies");
     if (test.test === "measure") return goTo("measures", "bodies");
     if (test.test === "find-an-older-one") return add(false);
-    const looksAt = TEST_LOOKS_AT[test.test];
+    const looksAt = characterOfTest(test);
     if (looksAt !== undefined) goTo(looksAt, stationOfCharacter(looksAt)?.id);
   };
 

@@ -1,6 +1,6 @@
 /** The steps of a hands-free run: what to do, what to say, and what it answers. */
 import type { Answer, Body, CharacterId, Find } from "@jittery-cap/core";
-import { stationOfCharacter, TEST_LOOKS_AT } from "../find/stations.ts";
+import { characterOfTest, stationOfCharacter } from "../find/stations.ts";
 
 /** One step of the run. */
 export interface RunStep {
@@ -35,18 +35,19 @@ const ANSWERS: Readonly<Record<string, readonly CharacterId[]>> = {
 
 /** Tests that hands can do in one go: those that wait for hours, or ask for another body, are not among them. */
 export function runnableTests(answer: Answer | undefined): Answer["next"]["tests"] {
-  return (answer?.next.tests ?? []).filter((test) => test.waitHours === 0 && TEST_LOOKS_AT[test.test] !== undefined);
+  return (answer?.next.tests ?? []).filter((test) => test.waitHours === 0 && characterOfTest(test) !== undefined);
 }
 
 /** The steps for chosen tests on a body, in the order given. */
 export function runSteps(tests: Answer["next"]["tests"], fallbackBody: Body["id"]): readonly RunStep[] {
   return tests.map((test): RunStep => {
-    const first = TEST_LOOKS_AT[test.test];
+    const first = characterOfTest(test);
     return {
       test: test.test,
       text: test.text,
       body: test.body ?? fallbackBody,
-      characters: ANSWERS[test.test] ?? (first === undefined ? [] : [first]),
+      // what the test opens is asked first: it is what the plan wants to know
+      characters: [...new Set([...(first === undefined ? [] : [first]), ...(ANSWERS[test.test] ?? [])])],
       timed: TIMED.has(test.test),
       lifts: test.test === "lift-base-whole",
     };
