@@ -24,8 +24,11 @@ export interface DangerGroups {
 
 /** The gravest first among those at one distance. */
 const GRAVITY: Readonly<Record<string, number>> = { deadly: 0, serious: 1, sickener: 2 };
+/** What the house rule sets aside comes last: it is told, and hides nothing that counts. */
 const byGravity = (one: Danger, other: Danger): number =>
-  one.mistakes - other.mistakes || (GRAVITY[one.tier] ?? 0) - (GRAVITY[other.tier] ?? 0);
+  Number(one.aside === true) - Number(other.aside === true) ||
+  one.mistakes - other.mistakes ||
+  (GRAVITY[one.tier] ?? 0) - (GRAVITY[other.tier] ?? 0);
 
 /** Groups the dangers of an answer: nearest first, of those the gravest, of those the likeliest. */
 export function dangerGroups(dangers: readonly Danger[], drawnAtMost: number = DRAWN): DangerGroups {

@@ -1,0 +1,83 @@
+/** Where the judgement follows nature: what is never so, what comes near, the time and the place. */
+import { expect } from "chai";
+import { assess } from "../assess.ts";
+import { findSchema } from "../find/schema.ts";
+import { typicalFind } from "../lint/typical.ts";
+import { answerTo, bodyOf, FIELD_MUSHROOM, GRASS, mistakesTo, OLDER } from "../tests/build.ts";
+import { SHIPPED } from "../tests/shipped.ts";
+import { GRACE_DAYS, isInMonths } from "./season.ts";
+
+const statusOf = (answer: ReturnType<typeof answerTo>, sheet: string) =>
+  answer.dangers.find((danger) => danger.sheet === sheet)?.status;
+
+describe("what a danger never shows", () => {
+  const brown = { "gill-colour": "chocolate-brown" };
+  it("is one mistake seen once, and two seen on two bodies", () => {
+    const once = answerTo([bodyOf(brown, { age: "mature" })]);
+    const twice = answerTo([bodyOf(brown, { age: "mature" }), bodyOf(brown, { id: "B", age: "mature" })]);
+    expect(mistakesTo(once, "amanita-virosa")).to.equal(1);
+    expect(mistakesTo(twice, "amanita-virosa")).to.equal(2);
+    expect(statusOf(twice, "amanita-virosa")).to.equal("ruled-out");
+  });
+  it("is still one where the second body was looked at without being sure", () => {
+    const unsure = { "gill-colour": "?chocolate-brown" };
+    const answer = answerTo([bodyOf(brown, { age: "mature" }), bodyOf(unsure, { id: "B", age: "mature" })]);
+    expect(answer.dangers.find((one) => one.sheet === "amanita-virosa")?.bodies.map((one) => one.mistakes)).to.include(
+      1,
+    );
+  });
+});
+
+describe("a kind that one soft look alone keeps from fitting", () => {
+  const odd = answerTo([bodyOf({ ...FIELD_MUSHROOM, "cap-colour": "green" }), OLDER], GRASS);
+  it("comes near and is named, and does not come to basket", () => {
+    const field = odd.candidates.find((one) => one.sheet === "agaricus-campestris");
+    expect(field?.fits).to.equal(false);
+    expect(field?.near?.character).to.equal("cap-colour");
+    expect(odd.verdict).to.equal("hold");
+  });
+  it("does not come near by a hard one", () => {
+    const white = answerTo([bodyOf({ ...FIELD_MUSHROOM, "spore-print": "white" }), OLDER], GRASS);
+    expect(white.candidates.find((one) => one.sheet === "agaricus-campestris")?.near).to.equal(undefined);
+  });
+});
+
+describe("the time and the place", () => {
+  const kind = SHIPPED.byId.get("calvatia-gigantea");
+  if (kind === undefined) throw new Error("a sheet is missing");
+  const at = (more: object) => assess(findSchema.parse({ ...typicalFind(kind), ...more }), SHIPPED);
+  it("are in season three weeks before and after, round the turn of the year as well", () => {
+    expect(isInMonths(0, [12])).to.equal(true);
+    expect(isInMonths(GRACE_DAYS - 1, [12])).to.equal(true);
+    expect(isInMonths(GRACE_DAYS + 1, [12])).to.equal(false);
+    expect(isInMonths(364, [1])).to.equal(true);
+  });
+  it("doubt a sought kind and move no danger", () => {
+    const winter = at({ foundAt: "2026-02-20T10:00:00+01:00", place: { region: "europe" } });
+    const autumn = at({ foundAt: "2026-09-10T10:00:00+02:00", place: { region: "europe" } });
+    const misplaced = (answer: typeof winter) =>
+      answer.candidates.find((one) => one.sheet === kind.id)?.misplaced.map((one) => one.code);
+    expect(misplaced(winter)).to.include("out-of-season");
+    expect(misplaced(autumn)).to.deep.equal([]);
+    expect(winter.verdict).not.to.equal("basket");
+    const distances = (answer: typeof winter) =>
+      Object.fromEntries(answer.dangers.map((one) => [one.sheet, one.mistakes]));
+    expect(distances(winter)).to.deep.equal(distances(autumn));
+  });
+});
+
+describe("a sickener of another continent", () => {
+  it("is set aside by a house rule, and named; a deadly one never is", () => {
+    const answer = answerTo([bodyOf(FIELD_MUSHROOM), OLDER], GRASS);
+    const aside = answer.dangers.filter((danger) => danger.aside);
+    expect(aside.map(({ sheet }) => sheet)).to.include("agaricus-californicus");
+    for (const { sheet, tier } of aside) expect(tier, sheet).to.equal("sickener");
+    expect(answer.verdict).to.equal("basket");
+  });
+  it("counts where the rule says so, and where nobody knows the place", () => {
+    const strict = answerTo([bodyOf(FIELD_MUSHROOM), OLDER], { ...GRASS, rules: { foreignSickeners: "count" } });
+    expect(strict.verdict).to.equal("hold");
+    const { place: _place, ...nowhere } = GRASS;
+    expect(answerTo([bodyOf(FIELD_MUSHROOM), OLDER], nowhere).dangers.some((danger) => danger.aside)).to.equal(false);
+  });
+});

@@ -1,0 +1,30 @@
+/** Finds described from nature, not from the sheets: what a careful person would do with each. From memory. */
+import { readKnowledge } from "@jittery-cap/shelf";
+import { expect } from "chai";
+import { describedOutcomes } from "./described.ts";
+
+const FINDS_AT_LEAST = 200;
+const COMPLETE_AT_LEAST = 0.8;
+
+describe("finds that people described", () => {
+  const outcomes = describedOutcomes(readKnowledge());
+  const of = (group: string) => outcomes.filter((one) => one.group === group);
+
+  it("are many", () => expect(outcomes).to.have.length.at.least(FINDS_AT_LEAST));
+  it("come to basket where they are good and nothing is missing", () => {
+    const basket = of("complete").filter((one) => one.answer.verdict === "basket");
+    expect(basket.length / of("complete").length).to.be.at.least(COMPLETE_AT_LEAST);
+  });
+  it("come to what a careful person would do where something is missing", () => {
+    expect(of("incomplete")).not.to.be.empty;
+    for (const { described, answer } of of("incomplete"))
+      expect(described.want, described.name).to.include(answer.verdict);
+  });
+  it("never come to basket where they are poisonous, slip or none, nor rule their own kind out", () => {
+    expect(of("dangers")).not.to.be.empty;
+    for (const { described, answer, wrong } of [...of("dangers"), ...of("strangers")]) {
+      expect(answer.verdict, described.name).not.to.equal("basket");
+      expect(wrong.join(), described.name).not.to.match(/ruled out/);
+    }
+  });
+});
