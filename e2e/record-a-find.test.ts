@@ -76,10 +76,25 @@ describe("recording a find in the browser", () => {
     await choose(page, "gill-colour", "chocolate-brown");
     await station(page, "Print");
     await choose(page, "spore-print", "chocolate-brown");
-    await untilVerdict(page, "basket");
+    await untilVerdict(page, "hold");
     expect(await mistakesTo(page, "amanita-virosa")).to.equal(2);
     await untilSaved(page);
     records.push(comparable(await storedFind(application, page)));
+
+    // what it still asks for where nobody told the part of the world
+    await page.getByRole("button", { name: /^Body A/ }).click();
+    for (const [name, character, state] of [
+      ["Ground", "host", "none-near"],
+      ["Cap", "cap-surface", "silky"],
+      ["Under", "gill-attachment", "free"],
+      ["Stem", "stem-surface", "smooth"],
+      ["Cut", "stain-heated", "none"],
+      ["Nose", "smell-heated", "mushroomy"],
+    ] as const) {
+      await station(page, name);
+      await choose(page, character, state);
+    }
+    await untilVerdict(page, "basket");
 
     await page.getByRole("link", { name: "Decide" }).click();
     await page.locator('[data-condition="second-person"]').waitFor();
@@ -116,7 +131,7 @@ describe("recording a find in the browser", () => {
     await press(page, "ArrowRight", "Shift+Digit5", ".", ".", ".", ".", ".");
     await page.locator('[data-station="print"]').waitFor();
     await press(page, "ArrowRight", "9");
-    await untilVerdict(page, "basket");
+    await untilVerdict(page, "hold");
     await untilSaved(page);
     records.push(comparable(await storedFind(application, page)));
     await context.close();
@@ -160,7 +175,7 @@ describe("recording a find in the browser", () => {
     await thumb('[data-character="gill-colour"] [data-state="chocolate-brown"]');
     await station(page, "Print");
     await thumb('[data-character="spore-print"] [data-state="chocolate-brown"]');
-    await untilVerdict(page, "basket");
+    await untilVerdict(page, "hold");
     await untilSaved(page);
     records.push(comparable(await storedFind(application, page)));
     expect(new Set(records).size, "mouse, keyboard and thumb").to.equal(1);
@@ -192,7 +207,9 @@ describe("recording a find in the browser", () => {
     // one touch, then keys, until there is something to answer
     await page.waitForTimeout(400);
     await stage.click({ position: { x: 500, y: 500 } });
+    const steps = new Set<string | null>();
     while (await stage.isVisible()) {
+      steps.add(await stage.getAttribute("data-step", { timeout: 500 }).catch(() => null));
       await page.waitForTimeout(400);
       await press(page, "Space");
     }
@@ -208,7 +225,8 @@ describe("recording a find in the browser", () => {
         await choose(page, character, state);
         answered.push(character);
       }
-    expect(answered.length, "the run asked for more than the foot").to.be.greaterThan(1);
+    steps.delete(null);
+    expect(steps.size, "the run asked for more than the foot").to.be.greaterThan(1);
     await page.getByRole("button", { name: "Back to the find" }).click();
     for (const [name, character, state] of [
       ["Foot", "stain-base", "none"],
@@ -226,7 +244,7 @@ describe("recording a find in the browser", () => {
     await choose(page, "gill-colour", "chocolate-brown");
     await station(page, "Print");
     await choose(page, "spore-print", "chocolate-brown");
-    await untilVerdict(page, "basket");
+    await untilVerdict(page, "hold");
     await untilSaved(page);
     records.push(comparable(await storedFind(application, page)));
     expect(new Set(records).size, "mouse, keyboard, thumb and hands-free").to.equal(1);
