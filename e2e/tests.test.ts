@@ -72,10 +72,16 @@ describe("the tests", () => {
     await tell(page, "age", "young");
     for (const [name, character, state] of [
       ["Ground", "habitat", "grassland"],
+      ["Ground", "host", "none-near"],
       ["Cap", "cap-colour", "white"],
+      ["Cap", "cap-surface", "silky"],
       ["Under", "underside", "gills"],
       ["Under", "gill-colour", "pink"],
+      ["Under", "gill-attachment", "free"],
       ["Stem", "ring", "skirt"],
+      ["Stem", "stem-surface", "smooth"],
+      ["Cut", "stain-heated", "none"],
+      ["Nose", "smell-heated", "mushroomy"],
     ] as const) {
       await station(page, name);
       await choose(page, character, state);
