@@ -115,13 +115,23 @@ function Conditions({ answer, met }: { answer: Answer; met: ReadonlySet<string> 
           </li>
         ))}
       </Box>
-      {answer.handling?.map(({ sheet, name, parts, cooking, warnings }) => (
-        <Box key={sheet} data-handling={sheet} sx={{ pt: 1.5, maxWidth: "62ch" }}>
-          <b>If it is the {name}:</b> {parts}; {cooking}. {warnings.join(" ")}
+      {[...handlingWords(answer)].map(([words, names]) => (
+        <Box key={words} data-handling sx={{ pt: 1.5, maxWidth: "62ch" }}>
+          <b>If it is the {names.join(" or the ")}:</b> {words}
         </Box>
       ))}
     </Section>
   );
+}
+
+/** How what may be kept is handled, in words; kinds that are handled alike are told together. */
+function handlingWords(answer: Answer): ReadonlyMap<string, readonly string[]> {
+  const told = new Map<string, string[]>();
+  for (const { name, parts, cooking, warnings } of answer.handling ?? []) {
+    const words = `${parts}; ${cooking}. ${warnings.join(" ")}`.trim();
+    told.set(words, [...(told.get(words) ?? []), name]);
+  }
+  return told;
 }
 
 const timeWords = (minutes: number, hours: number) => `${minutes} min${hours > 0 ? `, then ${hours} h` : ""}`;

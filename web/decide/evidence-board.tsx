@@ -45,15 +45,17 @@ export function markOf(danger: Danger, family: Family): MarkKind | undefined {
 }
 
 export function EvidenceBoard({ answer, chosen, onChoose, wrongs }: EvidenceBoardProps) {
-  const current = answer.dangers.find((danger) => danger.sheet === chosen) ?? answer.dangers[0];
+  // what a house rule sets aside stands last and says so: at the top its 0 would seem to belie the answer
+  const dangers = [...answer.dangers].sort((one, other) => Number(one.aside === true) - Number(other.aside === true));
+  const current = dangers.find((danger) => danger.sheet === chosen) ?? dangers[0];
   const [all, setAll] = useState(false);
   // the near ones always stand on the board; of those past doubt the nearest few, so that the rest never drown them
-  const near = answer.dangers.filter((danger) => danger.status !== "ruled-out");
-  const shown = Math.min(answer.dangers.length, Math.max(ROWS, Math.min(near.length, NEAR_ROWS)));
+  const near = dangers.filter((danger) => danger.status !== "ruled-out" && danger.aside !== true);
+  const shown = Math.min(dangers.length, Math.max(ROWS, Math.min(near.length, NEAR_ROWS)));
   const rows = all
-    ? answer.dangers
-    : answer.dangers.filter((danger, index) => index < shown || danger.sheet === current?.sheet);
-  const folded = answer.dangers.length - rows.length;
+    ? dangers
+    : dangers.filter((danger, index) => index < shown || danger.sheet === current?.sheet || danger.aside === true);
+  const folded = dangers.length - rows.length;
   return (
     <>
       <Box
@@ -131,7 +133,14 @@ export function EvidenceBoard({ answer, chosen, onChoose, wrongs }: EvidenceBoar
                       pr: { xs: 0.25, md: 1 },
                     }}
                   >
-                    {danger.name}
+                    <span>
+                      {danger.name}
+                      {danger.aside === true && (
+                        <Box component="span" sx={{ display: "block", color: tone.onDarkSoft, fontSize: "0.9375rem" }}>
+                          set aside
+                        </Box>
+                      )}
+                    </span>
                   </ButtonBase>
                 </Box>
                 <Box
