@@ -241,7 +241,7 @@ function BodyLine({ verdict, find }: { verdict: BodyVerdict; find: Find }) {
           {body.id}, {body.age ?? "age not told"}
         </b>
         <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem", lineHeight: 1.3 }}>
-          {verdict.reasons[0]?.text ?? "Every danger of this shelf is past doubt for it."}
+          {verdict.reasons[0]?.text ?? "Every danger of this shelf that counts here is past doubt for it."}
         </Box>
       </Box>
       <Box
