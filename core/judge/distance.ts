@@ -135,11 +135,14 @@ export function restsOn(body: BodyScene, character: CharacterId): CharacterId {
   return character === "gill-colour" && body.body.age === "young" ? "ring" : character;
 }
 
-/** Two looks that are one thing to the eye: the second is dropped where the first speaks against a danger as well. */
+/**
+ * Two looks that are one thing to the eye: the second is dropped where the family of the first speaks against a danger as
+ * well. Asked of the second alone: were the first asked too, striking it or making it unsure would set the second free.
+ */
 interface Joined {
   readonly kept: CharacterId;
   readonly dropped: CharacterId;
-  readonly when: (body: BodyScene, kept: Look, dropped: Look) => boolean;
+  readonly when: (body: BodyScene, dropped: Look) => boolean;
 }
 
 const shows = (look: Look, ...states: string[]): boolean => look.states.some((state) => states.includes(state));
@@ -147,17 +150,11 @@ const shows = (look: Look, ...states: string[]): boolean => look.states.some((st
 const JOINED: readonly Joined[] = [
   // one slip at a young ring would undo the gills that it hides as well
   { kept: "ring", dropped: "gill-colour", when: ({ body }) => body.age === "young" },
-  {
-    kept: "ring",
-    dropped: "stem-surface",
-    when: (_, ring, stem) => shows(ring, "sheath") && shows(stem, "scaly-below-ring"),
-  },
+  { kept: "ring", dropped: "stem-surface", when: (_, stem) => shows(stem, "scaly-below-ring") },
   {
     kept: "base",
     dropped: "veil-on-cap",
-    when: (_, base, veil) =>
-      shows(base, "gutter-bulb", "clasping-rim", "scaly-rings") &&
-      shows(veil, "white-warts", "grey-warts", "tan-warts", "yellow-warts", "sheets"),
+    when: (_, veil) => shows(veil, "white-warts", "grey-warts", "tan-warts", "yellow-warts", "sheets"),
   },
 ];
 
@@ -165,9 +162,8 @@ const JOINED: readonly Joined[] = [
 function joinLooks(body: BodyScene, mine: readonly WeighedLook[], own: Uint16Array, several: Uint16Array): void {
   const find = (character: CharacterId) => mine.find(({ look }) => look.character === character && look.sure);
   for (const joined of JOINED) {
-    const kept = find(joined.kept);
     const dropped = find(joined.dropped);
-    if (kept === undefined || dropped === undefined || !joined.when(body, kept.look, dropped.look)) continue;
+    if (dropped === undefined || !joined.when(body, dropped.look)) continue;
     const bit = familyBitOf(joined.dropped);
     const keptBit = familyBitOf(joined.kept);
     for (let row = 0; row < own.length; row += 1) {

@@ -91,22 +91,15 @@ function isLookedAtTwice(
 function joinedAway(body: BodyScene, points: readonly PlainPoint[]): ReadonlySet<string> {
   const states = (character: string) =>
     [...body.looks.values()].find((look) => look.character === character)?.states ?? [];
-  const sure = (character: string) =>
-    [...body.looks.values()].some((look) => look.character === character && look.sure);
   const shows = (character: string, ...some: string[]) => states(character).some((state) => some.includes(state));
   const pairs: readonly (readonly [string, string, boolean])[] = [
     ["ring", "gill-colour", body.body.age === "young"],
-    ["ring", "stem-surface", shows("ring", "sheath") && shows("stem-surface", "scaly-below-ring")],
-    [
-      "base",
-      "veil-on-cap",
-      shows("base", "gutter-bulb", "clasping-rim", "scaly-rings") &&
-        shows("veil-on-cap", "white-warts", "grey-warts", "tan-warts", "yellow-warts", "sheets"),
-    ],
+    ["ring", "stem-surface", shows("stem-surface", "scaly-below-ring")],
+    ["base", "veil-on-cap", shows("veil-on-cap", "white-warts", "grey-warts", "tan-warts", "yellow-warts", "sheets")],
   ];
   const dropped = pairs.flatMap(([kept, other, together]) => {
     const keptFamily = kept === "ring" ? "ring" : "base";
-    const one = sure(kept) ? points.find((point) => point.family === keptFamily) : undefined;
+    const one = points.find((point) => point.family === keptFamily);
     const second = points.find((point) => point.character === other);
     if (!together || one === undefined || second === undefined) return [];
     return points.filter((point) => point.family === second.family).length === 1 ? [other] : [];
