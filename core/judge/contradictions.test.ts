@@ -63,11 +63,11 @@ describe("how a look stands to a sheet", () => {
       "shape of the foot: plain on A; the destroying angel (northern) has sac, bulb, clasping rim or abrupt bulb",
     );
     expect(point).to.include({ family: "base", character: "base", body: "A", hard: true });
-    const gills = answerTo([bodyOf({ "gill-colour": "pink" }, { age: "young" })]).dangers;
+    const gills = answerTo([bodyOf({ "gill-colour": "grey" }, { age: "young" })]).dangers;
     const tuft = gills.find((danger) => danger.sheet === "galerina-marginata");
     expect(tuft?.masks.map((mask) => mask.character)).to.include("gill-colour");
     const print = answerTo([bodyOf({ "spore-print": "white" }, { age: "mature" })]).dangers;
-    expect(print.find((danger) => danger.sheet === "chlorophyllum-molybdites")?.points[0]?.text).to.match(/has green$/);
+    expect(print.find((danger) => danger.sheet === "chlorophyllum-molybdites")?.points[0]?.text).to.match(/has green or olive brown$/);
     const cap = answerTo([bodyOf({ "cap-colour": "blue" }, { age: "mature" })]).dangers;
     expect(cap.find((danger) => danger.sheet === "amanita-phalloides")?.points[0]?.text).to.match(/and others$/);
   });

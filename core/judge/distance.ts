@@ -118,7 +118,7 @@ export function weighBody(
       if (look.repeated || again.some((one) => one.weighing[row] === NEVER)) twice[row] = (twice[row] ?? 0) | bit;
     }
   }
-  joinLooks(body, mine, own, several);
+  joinLooks(body, mine, { own, several, twice });
   const families = Uint16Array.from(own);
   const granted = grantedLooks(borrowed, own, several, fragile, hard);
   for (let row = 0; row < size; row += 1) {
@@ -158,8 +158,16 @@ const JOINED: readonly Joined[] = [
   },
 ];
 
-/** Drops the family of the second of two joined looks where that of the first speaks and nothing else of its own does. */
-function joinLooks(body: BodyScene, mine: readonly WeighedLook[], own: Uint16Array, several: Uint16Array): void {
+/**
+ * Counts two joined looks as the one that weighs more, where nothing else speaks in the family of the second: that family
+ * is dropped, or counts once where it was looked at twice and the first was not. Dropped whole in that case too, striking
+ * the first would set two mistakes free for one.
+ */
+function joinLooks(
+  body: BodyScene,
+  mine: readonly WeighedLook[],
+  { own, several, twice }: { own: Uint16Array; several: Uint16Array; twice: Uint16Array },
+): void {
   const find = (character: CharacterId) => mine.find(({ look }) => look.character === character && look.sure);
   for (const joined of JOINED) {
     const dropped = find(joined.dropped);
@@ -169,8 +177,11 @@ function joinLooks(body: BodyScene, mine: readonly WeighedLook[], own: Uint16Arr
     for (let row = 0; row < own.length; row += 1) {
       const families = own[row] ?? 0;
       // asked of the family and not of the look alone: a mask on that look must not set the other free
-      if ((families & keptBit) !== 0 && isAgainst(dropped.weighing[row]) && ((several[row] ?? 0) & bit) === 0)
-        own[row] = families & ~bit;
+      if ((families & keptBit) === 0 || !isAgainst(dropped.weighing[row]) || ((several[row] ?? 0) & bit) !== 0)
+        continue;
+      const double = twice[row] ?? 0;
+      twice[row] = double & ~bit;
+      if ((double & bit) === 0 || (double & keptBit) !== 0) own[row] = families & ~bit;
     }
   }
 }

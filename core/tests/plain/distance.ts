@@ -44,15 +44,16 @@ export function plainDistance(
     ...[...body.looks.values()].flatMap((look) => weigh(look, body)),
   ];
   const borrowed = inherited.flatMap(({ look, from }) => weigh(look, from));
-  const joined = joinedAway(body, all);
-  const points = all.filter((point) => !joined.has(point.character));
+  const isTwice = (family: string) => isLookedAtTwice(danger, scene, body, all, family);
+  const { away, once } = joinedAway(body, all, isTwice);
+  const points = all.filter((point) => !away.has(point.character));
   const excused = [...body.looks.values()].filter(
     (look) => look.sure && plainAgreement(danger, look, body.body.age, body.conditions, false).kind === "masked",
   );
   const granted = grantedPoint(body, points, borrowed, all, excused);
   const counted = granted === undefined ? points : [...points, granted];
   const families = new Set(counted.map((point) => point.family));
-  const twice = [...families].filter((family) => isLookedAtTwice(danger, scene, body, all, family));
+  const twice = [...families].filter((family) => !once.has(family) && isTwice(family));
   const mistakes = families.size + twice.length;
   return {
     body: body.body.id,
@@ -87,8 +88,15 @@ function isLookedAtTwice(
   });
 }
 
-/** The characters that are one look with another: dropped where the other speaks too and their family has nothing else. */
-function joinedAway(body: BodyScene, points: readonly PlainPoint[]): ReadonlySet<string> {
+/**
+ * The characters that are one look with another, where the other speaks too and their family has nothing else: the two
+ * count as the weightier. `away` are dropped, families in `once` count once.
+ */
+function joinedAway(
+  body: BodyScene,
+  points: readonly PlainPoint[],
+  isTwice: (family: string) => boolean,
+): { away: ReadonlySet<string>; once: ReadonlySet<string> } {
   const states = (character: string) =>
     [...body.looks.values()].find((look) => look.character === character)?.states ?? [];
   const shows = (character: string, ...some: string[]) => states(character).some((state) => some.includes(state));
@@ -97,14 +105,18 @@ function joinedAway(body: BodyScene, points: readonly PlainPoint[]): ReadonlySet
     ["ring", "stem-surface", shows("stem-surface", "scaly-below-ring")],
     ["base", "veil-on-cap", shows("veil-on-cap", "white-warts", "grey-warts", "tan-warts", "yellow-warts", "sheets")],
   ];
-  const dropped = pairs.flatMap(([kept, other, together]) => {
+  const away = new Set<string>();
+  const once = new Set<string>();
+  for (const [kept, other, together] of pairs) {
     const keptFamily = kept === "ring" ? "ring" : "base";
     const one = points.find((point) => point.family === keptFamily);
     const second = points.find((point) => point.character === other);
-    if (!together || one === undefined || second === undefined) return [];
-    return points.filter((point) => point.family === second.family).length === 1 ? [other] : [];
-  });
-  return new Set(dropped);
+    if (!together || one === undefined || second === undefined) continue;
+    if (points.filter((point) => point.family === second.family).length > 1) continue;
+    if (!isTwice(second.family) || (isTwice(keptFamily) && !once.has(keptFamily))) away.add(other);
+    once.add(second.family);
+  }
+  return { away, once };
 }
 
 /** The look that a point stands or falls with. */
