@@ -118,6 +118,7 @@ export { readStain, SPEED_ENDS, type StainMoment, type StainReading, speedOf } f
 export {
   DEPOSITS,
   depositLab,
+  drawLyingPrint,
   drawSetting,
   type Setting,
   type SyntheticPicture,

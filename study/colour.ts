@@ -1,11 +1,13 @@
 /** `npm run study:colour`: how well the colour reader reads pictures that no camera took; writes docs/colour.md and its plot. */
 import { writeFileSync } from "node:fs";
-import { DEPOSITS, drawSetting, readColour, type Setting, syntheticPicture } from "@jittery-cap/core";
+import { DEPOSITS, drawLyingPrint, drawSetting, readColour, type Setting, syntheticPicture } from "@jittery-cap/core";
 import * as echarts from "echarts";
 
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
 
 const PICTURES = 2000;
+/** Prints with lines in them take longer to draw. */
+const LYING = 1040;
 const SEED = 20_261_125;
 const generator = xoroshiro128plus(SEED);
 const chance = { next: () => (generator.next() >>> 0) / 2 ** 32 };
@@ -22,9 +24,9 @@ interface Tally {
 }
 const fresh = (): Tally => ({ right: 0, two: 0, unsure: 0, refused: 0, wrongUnsure: 0, wrongSure: 0, all: 0 });
 
-function examine(settingOf: (name: string) => Setting): Map<string, Tally> {
+function examine(settingOf: (name: string) => Setting, pictures = PICTURES): Map<string, Tally> {
   const tallies = new Map(names.map((name) => [name, fresh()]));
-  for (let index = 0; index < PICTURES; index++) {
+  for (let index = 0; index < pictures; index++) {
     const name = names[index % names.length] ?? "";
     const tally = tallies.get(name) ?? fresh();
     const { raster, marks } = syntheticPicture(settingOf(name), chance);
@@ -42,6 +44,15 @@ function examine(settingOf: (name: string) => Setting): Map<string, Tally> {
 }
 
 const readable = examine((name) => drawSetting(name, chance));
+const lying = examine((name) => drawLyingPrint(name, chance), LYING);
+const hardLying = examine((name) => {
+  const setting = drawLyingPrint(name, chance);
+  return {
+    ...setting,
+    side: chance.next() < 0.5 ? "white" : "black",
+    ...(setting.lie === undefined ? {} : { lie: { ...setting.lie, layers: 0.2 + 4 * chance.next() } }),
+  };
+}, LYING);
 const hard = examine((name) => ({
   ...drawSetting(name, chance),
   side: chance.next() < 0.5 ? "white" : "black",
@@ -77,6 +88,17 @@ ${table(readable)}
 
 ${table(hard)}
 
+**Prints as they lie** (lines of gills and dots of pores with the half between them, grain, uneven thickness, pieces where
+nothing fell, circles from a third of the print to half as large again; on the half that shows them): right in
+${share(rightIn(lying), sum(lying, "all"))}, surely right in ${share(sum(lying, "right"), sum(lying, "all"))}; surely wrong ${sum(lying, "wrongSure")} of ${sum(lying, "all")}.
+
+${table(lying)}
+
+**The same, hard** (either half, mere breaths of spores among them): surely wrong ${sum(hardLying, "wrongSure")} of ${sum(hardLying, "all")}; refused
+${share(sum(hardLying, "refused"), sum(hardLying, "all"))}.
+
+${table(hardLying)}
+
 White and cream, and ochre and yellow, are often told as one of two: a print lies between them as often as not.
 
 ![Readings by deposit](colour.svg)
@@ -98,13 +120,13 @@ const series = (
   type: "bar" as const,
   stack: "all",
   color,
-  data: names.map((one) => (100 * (readable.get(one)?.[of] ?? 0)) / Math.max(1, readable.get(one)?.all ?? 1)),
+  data: names.map((one) => (100 * (lying.get(one)?.[of] ?? 0)) / Math.max(1, lying.get(one)?.all ?? 1)),
 }));
 chart.setOption({
   animation: false,
   backgroundColor: "#f4efe3",
   textStyle: { fontFamily: "sans-serif", fontSize: 14 },
-  title: { text: "Readable pictures, by deposit", left: 16, top: 10, textStyle: { fontSize: 16 } },
+  title: { text: "Prints as they lie, by deposit", left: 16, top: 10, textStyle: { fontSize: 16 } },
   legend: { top: 40, left: 16 },
   grid: { left: 130, right: 24, top: 84, bottom: 40 },
   xAxis: { type: "value", max: 100, axisLabel: { formatter: "{value} %" } },
@@ -113,5 +135,5 @@ chart.setOption({
 });
 writeFileSync("docs/colour.svg", `${chart.renderToSVGString()}\n`);
 process.stdout.write(
-  `readable: right ${share(rightIn(readable), sum(readable, "all"))}, surely wrong ${sum(readable, "wrongSure")}; hard: surely wrong ${sum(hard, "wrongSure")}\n`,
+  `readable: right ${share(rightIn(readable), sum(readable, "all"))}, surely wrong ${sum(readable, "wrongSure")}; as they lie: right ${share(rightIn(lying), sum(lying, "all"))}, surely wrong ${sum(lying, "wrongSure")}, hard ${sum(hardLying, "wrongSure")}; hard: surely wrong ${sum(hard, "wrongSure")}\n`,
 );

@@ -17,6 +17,9 @@ export function channelOf(linear: number): number {
   return 255 * (within <= 0.0031308 ? 12.92 * within : 1.055 * within ** (1 / 2.4) - 0.055);
 }
 
+/** How bright linear light is to the eye, 0 to 1 (IEC 61966-2-1). */
+export const luminance = ([red, green, blue]: Linear): number => 0.2126 * red + 0.7152 * green + 0.0722 * blue;
+
 /** XYZ of the sRGB primaries (IEC 61966-2-1, to the digits that make white come out as D65). */
 const TO_XYZ = [
   [0.4123907992659595, 0.357584339383878, 0.1804807884018343],

@@ -5,7 +5,7 @@
 import type { Chance } from "../study/specimen.ts";
 import { channelOf, type Lab, labOf, linearOf, linearOfLab } from "./colour.ts";
 import { blackBodyLight } from "./light.ts";
-import type { Raster } from "./raster.ts";
+import type { Raster, Spot } from "./raster.ts";
 import type { Marks } from "./read-colour.ts";
 
 /**
@@ -48,6 +48,29 @@ export interface Setting {
   readonly blur: number;
   /** How much each channel of the camera sees of the others, 0 to 1. */
   readonly crosstalk: number;
+  /** How the spores lie; left out, they lie as an even disc. */
+  readonly lie?: Lie;
+}
+
+/** A print as a cap leaves it: not a disc of paint, but the pattern of its underside. */
+export interface Lie {
+  readonly pattern: "gills" | "pores" | "smear";
+  /** Lines around, for gills; dots across, for pores. */
+  readonly count: number;
+  /** Share of the print where the half shows between lines or dots, 0 to 1. */
+  readonly gaps: number;
+  /** Layers of spores where they lie thickest: one layer hides 63 hundredths of the half (Beer and Lambert). */
+  readonly layers: number;
+  /** How unevenly they lie from place to place, 0 to 1. */
+  readonly uneven: number;
+  /** Grain from pixel to pixel, 0 to 1. */
+  readonly grain: number;
+  /** A piece of the circle where nothing fell, degrees. */
+  readonly bare: number;
+  /** Radius of the print, px in a picture of 480 to 300. */
+  readonly radius: number;
+  /** Radius of the marked circle, as a share of the print's. */
+  readonly circle: number;
 }
 
 /** A picture with what is to be marked in it. */
@@ -56,9 +79,9 @@ export interface SyntheticPicture {
   readonly marks: Marks;
 }
 
-const WIDTH = 240;
-const HEIGHT = 150;
-const RADIUS = 26;
+const PLAIN = { width: 240, height: 150, radius: 26 } as const;
+/** A print with lines in it wants more pixels. */
+const FINE = { width: 480, height: 300 } as const;
 const CARD = { white: 0.88, black: 0.04 } as const;
 /** Side of a grain of a thin deposit, px. */
 const GRAIN = 3;
@@ -78,30 +101,29 @@ const bell = (chance: Chance): number =>
 
 /** Draws a picture. */
 export function syntheticPicture(setting: Setting, chance: Chance): SyntheticPicture {
-  const { side, kelvin, balanced, exposure, coverage, noise, shade, blur, crosstalk } = setting;
+  const { side, kelvin, balanced, exposure, noise, shade, blur, crosstalk, lie } = setting;
+  const size = lie === undefined ? PLAIN : { ...FINE, radius: lie.radius };
+  const { width, height, radius } = size;
   const light = blackBodyLight(kelvin).map((value) => value ** (1 - balanced));
   const brightest = Math.max(...light);
   const colour = linearOfLab(setting.deposit).map((value) => Math.max(0, value));
-  const middle = { x: side === "black" ? WIDTH * 0.27 : WIDTH * 0.73, y: HEIGHT * 0.5 };
-  const grains = Array.from({ length: Math.ceil(WIDTH / GRAIN) * Math.ceil(HEIGHT / GRAIN) }, () => chance.next());
-  const linear = new Float64Array(WIDTH * HEIGHT * 3);
-  for (let y = 0; y < HEIGHT; y++)
-    for (let x = 0; x < WIDTH; x++) {
-      const card = x < WIDTH / 2 ? CARD.black : CARD.white;
-      const inside = Math.hypot(x - middle.x, y - middle.y) <= RADIUS;
-      const grain = grains[Math.floor(y / GRAIN) * Math.ceil(WIDTH / GRAIN) + Math.floor(x / GRAIN)] ?? 0;
-      // a thin deposit lies in grains: here it hides the half, there it does not
-      const hidden = inside ? (coverage >= 1 ? 1 : Math.min(1, Math.max(0, coverage + (grain - 0.5) * 0.9))) : 0;
-      const fall = 1 - shade * (x / WIDTH);
+  const middle = { x: side === "black" ? width * 0.27 : width * 0.73, y: height * 0.5 };
+  const hiding = lie === undefined ? grainsOf(setting.coverage, size, middle, chance) : lying(lie, middle, chance);
+  const linear = new Float64Array(width * height * 3);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const card = x < width / 2 ? CARD.black : CARD.white;
+      const hidden = hiding(x, y);
+      const fall = 1 - shade * (x / width);
       for (const channel of [0, 1, 2] as const) {
         const seen = hidden * (colour[channel] ?? 0) + (1 - hidden) * card;
-        linear[(y * WIDTH + x) * 3 + channel] =
+        linear[(y * width + x) * 3 + channel] =
           ((light[channel] ?? 1) / brightest) * seen * fall * (exposure / CARD.white);
       }
     }
-  const blurred = blur > 0 ? boxBlur(linear, Math.round(blur)) : linear;
-  const data = new Uint8ClampedArray(WIDTH * HEIGHT * 4);
-  for (let pixel = 0; pixel < WIDTH * HEIGHT; pixel++) {
+  const blurred = blur > 0 ? boxBlur(linear, width, height, Math.round(blur)) : linear;
+  const data = new Uint8ClampedArray(width * height * 4);
+  for (let pixel = 0; pixel < width * height; pixel++) {
     const here = [0, 1, 2].map((channel) => blurred[pixel * 3 + channel] ?? 0);
     const sum = here.reduce((total, value) => total + value, 0);
     here.forEach((value, channel) => {
@@ -111,32 +133,100 @@ export function syntheticPicture(setting: Setting, chance: Chance): SyntheticPic
     data[pixel * 4 + 3] = 255;
   }
   return {
-    raster: { width: WIDTH, height: HEIGHT, data },
+    raster: { width, height, data },
     marks: {
-      black: { x: WIDTH * 0.1, y: HEIGHT * 0.16 },
-      white: { x: WIDTH * 0.9, y: HEIGHT * 0.16 },
+      black: { x: width * 0.1, y: height * 0.16 },
+      white: { x: width * 0.9, y: height * 0.16 },
       deposit: middle,
-      radius: RADIUS * 0.9,
+      radius: radius * (lie?.circle ?? 0.9),
     },
   };
 }
 
+/** How much of the half is hidden at a place of the picture, 0 to 1. */
+type Hiding = (x: number, y: number) => number;
+
+/** An even disc; a thin one lies in grains: here it hides the half, there it does not. */
+function grainsOf(
+  coverage: number,
+  { width, height, radius }: { width: number; height: number; radius: number },
+  middle: Spot,
+  chance: Chance,
+): Hiding {
+  const across = Math.ceil(width / GRAIN);
+  const grains = Array.from({ length: across * Math.ceil(height / GRAIN) }, () => chance.next());
+  return (x, y) => {
+    if (Math.hypot(x - middle.x, y - middle.y) > radius) return 0;
+    if (coverage >= 1) return 1;
+    const grain = grains[Math.floor(y / GRAIN) * across + Math.floor(x / GRAIN)] ?? 0;
+    return Math.min(1, Math.max(0, coverage + (grain - 0.5) * 0.9));
+  };
+}
+
+/** Share of the radius under the stem, where nothing falls. */
+const UNDER_STEM = 0.14;
+
+/** The pattern of an underside, thicker here and thinner there, with a grain. */
+function lying(
+  { pattern, count, gaps, layers, uneven, grain, bare, radius }: Lie,
+  middle: Spot,
+  chance: Chance,
+): Hiding {
+  const turned = chance.next() * 360;
+  const waves = Array.from({ length: 5 }, () => ({
+    x: (chance.next() - 0.5) * 0.14,
+    y: (chance.next() - 0.5) * 0.14,
+    at: chance.next() * 2 * Math.PI,
+  }));
+  const ripple = (x: number, y: number) =>
+    waves.reduce((sum, wave) => sum + Math.cos(wave.x * x + wave.y * y + wave.at), 0) / waves.length;
+  return (x, y) => {
+    const [dx, dy] = [x - middle.x, y - middle.y];
+    const far = Math.hypot(dx, dy) / radius;
+    if (far > 1 || (pattern === "gills" && far < UNDER_STEM)) return 0;
+    const angle = ((Math.atan2(dy, dx) * 180) / Math.PI + 360 + turned) % 360;
+    if (angle < bare) return 0;
+    const shape =
+      pattern === "gills"
+        ? ridge((angle / 360) * count * (far > 0.6 ? 2 : 1) + 0.15 * ripple(x, y), gaps)
+        : pattern === "pores"
+          ? dots(dx, dy, (2 * radius) / count, gaps)
+          : 1;
+    const thick = layers * shape * Math.max(0, 1 - uneven * (0.5 + 0.5 * ripple(x, y))) * (1 - grain * chance.next());
+    return 1 - Math.exp(-thick);
+  };
+}
+
+/** A line of spores between two gaps. @param at how many lines along, not whole */
+function ridge(at: number, gaps: number): number {
+  const beside = Math.abs(at - Math.floor(at) - 0.5) * 2;
+  return beside > 1 - gaps ? 0 : 1 - (beside / Math.max(1 - gaps, 1e-6)) ** 4;
+}
+
+/** A dot of spores under each pore, on a net of squares. @param apart px */
+function dots(dx: number, dy: number, apart: number, gaps: number): number {
+  const [x, y] = [dx / apart - Math.round(dx / apart), dy / apart - Math.round(dy / apart)];
+  const within = 0.5 * Math.sqrt(Math.max(0, 1 - gaps)) * 1.13;
+  const far = Math.hypot(x, y) / within;
+  return far > 1 ? 0 : 1 - far ** 4;
+}
+
 /** A box blur along both axes. */
-function boxBlur(linear: Float64Array, radius: number): Float64Array {
+function boxBlur(linear: Float64Array, width: number, height: number, radius: number): Float64Array {
   const pass = (from: Float64Array, stepX: number, stepY: number): Float64Array => {
     const to = new Float64Array(from.length);
-    for (let y = 0; y < HEIGHT; y++)
-      for (let x = 0; x < WIDTH; x++)
+    for (let y = 0; y < height; y++)
+      for (let x = 0; x < width; x++)
         for (const channel of [0, 1, 2] as const) {
           let sum = 0;
           let count = 0;
           for (let step = -radius; step <= radius; step++) {
             const [ax, ay] = [x + step * stepX, y + step * stepY];
-            if (ax < 0 || ay < 0 || ax >= WIDTH || ay >= HEIGHT) continue;
-            sum += from[(ay * WIDTH + ax) * 3 + channel] ?? 0;
+            if (ax < 0 || ay < 0 || ax >= width || ay >= height) continue;
+            sum += from[(ay * width + ax) * 3 + channel] ?? 0;
             count += 1;
           }
-          to[(y * WIDTH + x) * 3 + channel] = sum / count;
+          to[(y * width + x) * 3 + channel] = sum / count;
         }
     return to;
   };
@@ -162,5 +252,26 @@ export function drawSetting(name: string, chance: Chance): Setting {
     shade: between(0, 0.15),
     blur: between(0, 2.4),
     crosstalk: between(0, 0.04),
+  };
+}
+
+/** A print as it lies, in a setting of a table, a lamp or a wood. */
+export function drawLyingPrint(name: string, chance: Chance): Setting {
+  const between = (low: number, high: number) => low + (high - low) * chance.next();
+  const kind = chance.next();
+  return {
+    ...drawSetting(name, chance),
+    blur: between(0, 1.4),
+    lie: {
+      pattern: kind < 0.6 ? "gills" : kind < 0.85 ? "pores" : "smear",
+      count: kind < 0.6 ? Math.round(between(12, 22)) : Math.round(between(8, 14)),
+      gaps: between(0.15, 0.6),
+      layers: between(3.5, 7),
+      uneven: between(0, 0.8),
+      grain: between(0, 0.6),
+      bare: chance.next() < 0.3 ? between(20, 140) : 0,
+      radius: between(60, 95),
+      circle: between(0.35, 1.5),
+    },
   };
 }
