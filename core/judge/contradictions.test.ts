@@ -67,7 +67,9 @@ describe("how a look stands to a sheet", () => {
     const tuft = gills.find((danger) => danger.sheet === "galerina-marginata");
     expect(tuft?.masks.map((mask) => mask.character)).to.include("gill-colour");
     const print = answerTo([bodyOf({ "spore-print": "white" }, { age: "mature" })]).dangers;
-    expect(print.find((danger) => danger.sheet === "chlorophyllum-molybdites")?.points[0]?.text).to.match(/has green or olive brown$/);
+    expect(print.find((danger) => danger.sheet === "chlorophyllum-molybdites")?.points[0]?.text).to.match(
+      /has green or olive brown$/,
+    );
     const cap = answerTo([bodyOf({ "cap-colour": "blue" }, { age: "mature" })]).dangers;
     expect(cap.find((danger) => danger.sheet === "amanita-phalloides")?.points[0]?.text).to.match(/and others$/);
   });
