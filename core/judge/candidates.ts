@@ -79,9 +79,8 @@ export function candidatesOf(tables: Tables, scene: Scene, rules: RulesInForce):
     },
     ...scene.bodies.map((body) => weighedBody(tables, body)),
   ];
-  const tally = tallyOf(tables, weighed);
-  const proofs = proofsOf(scene);
-  return tables.sheets.map((sheet, row) => candidate(sheet, row, weighed, tally, scene, rules, proofs));
+  const bench = { weighed, tally: tallyOf(tables, weighed), scene, rules, proofs: proofsOf(scene) };
+  return tables.sheets.map((sheet, row) => new RowCandidate(sheet, row, bench));
 }
 
 interface SoughtLook {
@@ -156,44 +155,79 @@ function tallyOf(tables: Tables, weighed: readonly Weighed[]): Tally {
   return { contradicted, doubted, odd };
 }
 
-function candidate(
-  sheet: Sheet,
-  row: number,
-  weighed: readonly Weighed[],
-  { contradicted, doubted, odd }: Tally,
-  scene: Scene,
-  rules: RulesInForce,
-  proofs: Proofs,
-): Candidate {
-  const count = contradicted[row] ?? 0;
-  const oddNumber = odd[row] ?? 0;
-  const isNear = count > 0 && oddNumber !== MORE;
-  const mustsMissing = missingMusts(sheet, scene, proofs);
-  const listed = sheet.musts.length + (sheet.agesNeeded > 1 ? 1 : 0) + (sheet.seasonIsMust ? 1 : 0);
-  let told: Told | undefined;
-  const tellAll = (): Told => {
-    told ??= toldOf(sheet, row, weighed);
-    return told;
-  };
-  return {
-    sheet,
-    fits: count === 0,
-    fitsPlainly: count === 0 && doubted[row] === 0,
-    allowed: isAllowed(sheet, rules),
-    mustsConfirmed: listed - mustsMissing.length,
-    mustsMissing,
-    contradicted: count,
-    get contradictions() {
-      return count === 0 ? NONE : tellAll().contradictions;
-    },
-    get doubts() {
-      return count === 0 && doubted[row] === 1 ? tellAll().doubts : NONE;
-    },
-    near: isNear ? oddOf(sheet, row, weighed) : undefined,
-    misplaced: count === 0 || isNear ? misplacedBy(sheet, scene.find) : [],
-  };
+/** What every candidate of one find is worked out from. */
+interface Bench {
+  readonly weighed: readonly Weighed[];
+  readonly tally: Tally;
+  readonly scene: Scene;
+  readonly rules: RulesInForce;
+  readonly proofs: Proofs;
 }
 
+/** One row's standing; whatever is put into words is worked out when it is asked for, since there are many rows. */
+class RowCandidate implements Candidate {
+  readonly sheet: Sheet;
+  readonly contradicted: number;
+  readonly fits: boolean;
+  readonly fitsPlainly: boolean;
+  readonly #row: number;
+  readonly #bench: Bench;
+  #told: Told | undefined;
+  #missing: readonly MissingMust[] | undefined;
+  #near: OddCharacter | undefined;
+
+  constructor(sheet: Sheet, row: number, bench: Bench) {
+    this.sheet = sheet;
+    this.#row = row;
+    this.#bench = bench;
+    this.contradicted = bench.tally.contradicted[row] ?? 0;
+    this.fits = this.contradicted === 0;
+    this.fitsPlainly = this.fits && bench.tally.doubted[row] === 0;
+  }
+
+  get allowed(): boolean {
+    return isAllowed(this.sheet, this.#bench.rules);
+  }
+
+  get mustsMissing(): readonly MissingMust[] {
+    this.#missing ??= missingMusts(this.sheet, this.#bench.scene, this.#bench.proofs);
+    return this.#missing;
+  }
+
+  get mustsConfirmed(): number {
+    const { musts, agesNeeded, seasonIsMust } = this.sheet;
+    return musts.length + (agesNeeded > 1 ? 1 : 0) + (seasonIsMust ? 1 : 0) - this.mustsMissing.length;
+  }
+
+  get near(): OddCharacter | undefined {
+    if (!this.#isNear) return undefined;
+    this.#near ??= oddOf(this.sheet, this.#row, this.#bench.weighed);
+    return this.#near;
+  }
+
+  get misplaced(): readonly Misplaced[] {
+    return this.fits || this.#isNear ? misplacedBy(this.sheet, this.#bench.scene.find) : NOT_MISPLACED;
+  }
+
+  get contradictions(): readonly Contradiction[] {
+    return this.fits ? NONE : this.#tell().contradictions;
+  }
+
+  get doubts(): readonly Contradiction[] {
+    return this.fits && !this.fitsPlainly ? this.#tell().doubts : NONE;
+  }
+
+  get #isNear(): boolean {
+    return !this.fits && this.#bench.tally.odd[this.#row] !== MORE;
+  }
+
+  #tell(): Told {
+    this.#told ??= toldOf(this.sheet, this.#row, this.#bench.weighed);
+    return this.#told;
+  }
+}
+
+const NOT_MISPLACED: readonly Misplaced[] = [];
 const NONE: readonly Contradiction[] = [];
 
 interface Told {
@@ -322,23 +356,31 @@ function shows({ states, age, body }: Proof, clause: Clause): boolean {
 
 const NO_PROOFS: readonly Proof[] = [];
 
+/** Whether every clause of a way is shown, by the site or by any body, or by the one body that is asked about. */
+function isConfirmed(clauses: readonly Clause[], proofs: Proofs, on?: BodyScene): boolean {
+  for (const clause of clauses) {
+    let isShown = false;
+    for (const proof of proofs.get(clause.character) ?? NO_PROOFS)
+      if ((on === undefined || proof.body === undefined || proof.body === on) && shows(proof, clause)) {
+        isShown = true;
+        break;
+      }
+    if (!isShown) return false;
+  }
+  return true;
+}
+
 /** The musts of a sheet that no sure, unhidden look confirms. */
 export function missingMusts(sheet: Sheet, scene: Scene, proofs: Proofs = proofsOf(scene)): MissingMust[] {
   const missing: MissingMust[] = [];
   const agesSeen = new Set<string>();
   const region = scene.find.place?.region;
-  const confirmed = (clauses: readonly Clause[], on?: BodyScene) =>
-    clauses.every((clause) =>
-      (proofs.get(clause.character) ?? NO_PROOFS).some(
-        (proof) => (on === undefined || proof.body === undefined || proof.body === on) && shows(proof, clause),
-      ),
-    );
   for (const must of sheet.musts) {
     if (region !== undefined && must.regions?.includes(region) === false) continue;
-    const way = must.ways.find((clauses) => confirmed(clauses));
+    const way = must.ways.find((clauses) => isConfirmed(clauses, proofs));
     const everywhere =
       !sheet.everyBody.includes(must.character) ||
-      scene.kept.every((body) => must.ways.some((clauses) => confirmed(clauses, body)));
+      scene.kept.every((body) => must.ways.some((clauses) => isConfirmed(clauses, proofs, body)));
     if (way === undefined || !everywhere) missing.push({ character: must.character, says: must.says });
     if (sheet.agesNeeded === 1) continue;
     for (const clause of way ?? [])

@@ -146,13 +146,17 @@ function refusalsOf(scene: Scene, rules: RulesInForce, candidates: readonly Cand
   const bearsFrost = fitting.some((candidate) => candidate.sheet.bearsFrost);
   // what the kind aimed at has by itself is no stop sign, where the rules allow its genus; a near fit is aimed at too.
   // A kind is aimed at once half of what it must show has been seen: a ring and pale gills alone aim at nothing
-  const excusing = candidates.filter(
-    ({ fits, near, allowed, sheet, mustsConfirmed, mustsMissing }) =>
-      (fits || near !== undefined) &&
-      mustsConfirmed >= mustsMissing.length &&
-      (allowed || sheet.houseRule !== "amanitas") &&
-      sheet.tier !== "inedible",
-  );
+  let known: readonly Candidate[] | undefined;
+  const excusing = (): readonly Candidate[] => {
+    known ??= candidates.filter(
+      (one) =>
+        (one.fits || one.near !== undefined) &&
+        one.mustsConfirmed >= one.mustsMissing.length &&
+        (one.allowed || one.sheet.houseRule !== "amanitas") &&
+        one.sheet.tier !== "inedible",
+    );
+    return known;
+  };
   return scene.bodies.map((body) => ({
     body,
     stops: stopSignsOf({
@@ -160,7 +164,7 @@ function refusalsOf(scene: Scene, rules: RulesInForce, candidates: readonly Cand
       body,
       smallBrownAllowed: rules.smallBrown === "known",
       aimedAt: (states) =>
-        excusing.some(({ sheet }) =>
+        excusing().some(({ sheet }) =>
           states.every(
             ([character, state]) => sheet.characters[character]?.[body.body.age ?? "mature"]?.[state] !== undefined,
           ),

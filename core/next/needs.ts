@@ -14,6 +14,8 @@ export interface Need {
   hard: boolean;
   /** What each reaching option would bring, as pairs of its number and one result that hits. */
   readonly brought: readonly Brought[];
+  /** The same by the number of the option. */
+  readonly byOption: ReadonlyMap<number, readonly Brought[]>;
 }
 
 export interface Brought {
@@ -53,7 +55,13 @@ export function needsOf({ dangers, scene }: Judgement, options: readonly Option[
         return hit === 0 ? [] : [{ option, against, family, hard: hit === 2 }];
       });
       const { families, hard } = distance;
-      needs.set(key, { need: { body: body.id, dangers: alike, families, hard, brought }, dangers: alike });
+      const byOption = new Map<number, Brought[]>();
+      for (const one of brought) {
+        const same = byOption.get(one.option);
+        if (same === undefined) byOption.set(one.option, [one]);
+        else same.push(one);
+      }
+      needs.set(key, { need: { body: body.id, dangers: alike, families, hard, brought, byOption }, dangers: alike });
     }
   }
   return [...needs.values()].map(({ need }) => need);
@@ -100,22 +108,22 @@ export function demandsOf(need: Need, asked: number): Demand[] {
   return demands;
 }
 
+const NOTHING_BROUGHT: readonly Brought[] = [];
+
 /** Which of what an option would bring still helps an open need. */
 export function helping(need: Need, option: number, asked: number): readonly Brought[] {
   if (!isOpen(need, asked)) return [];
   const short = countBits(need.families) < asked;
-  return need.brought.filter(
-    (one) =>
-      one.option === option && (short ? (need.families & one.family) === 0 || (!need.hard && one.hard) : one.hard),
+  return (need.byOption.get(option) ?? NOTHING_BROUGHT).filter((one) =>
+    short ? (need.families & one.family) === 0 || (!need.hard && one.hard) : one.hard,
   );
 }
 
 /** Takes an option's expected results into account. */
 export function take(needs: readonly Need[], option: number): void {
   for (const need of needs)
-    for (const one of need.brought)
-      if (one.option === option) {
-        need.families |= one.family;
-        need.hard ||= one.hard;
-      }
+    for (const one of need.byOption.get(option) ?? NOTHING_BROUGHT) {
+      need.families |= one.family;
+      need.hard ||= one.hard;
+    }
 }

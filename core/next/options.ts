@@ -108,7 +108,23 @@ function againstOf(
     character: look.character,
     family: familyBitOf(look.character),
     hits,
-    power: (row) => shareOutside(mine, 0, theirs.listed[row] ?? 0) * shareOutside(theirs, row, mine.listed[0] ?? 0),
+    power: remembered(
+      hits.length,
+      (row) => shareOutside(mine, 0, theirs.listed[row] ?? 0) * shareOutside(theirs, row, mine.listed[0] ?? 0),
+    ),
+  };
+}
+
+/** The same worked out once a row: several bodies ask it of the same dangers. */
+function remembered(rows: number, of: (row: number) => number): (row: number) => number {
+  let known: Float64Array | undefined;
+  return (row) => {
+    known ??= new Float64Array(rows).fill(-1);
+    const before = known[row] ?? -1;
+    if (before >= 0) return before;
+    const value = of(row);
+    known[row] = value;
+    return value;
   };
 }
 

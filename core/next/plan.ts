@@ -281,12 +281,12 @@ function inOrder(
     if (option === undefined) return [];
     let ending = 0;
     for (const need of needs) {
-      const brought = need.brought.filter((one) => one.option === index);
-      if (brought.length === 0) continue;
+      const brought = need.byOption.get(index);
+      if (brought === undefined) continue;
       for (const { sheet, row } of need.dangers) {
-        const best = Math.max(
-          ...brought.map(({ against, hard }) => (option.against[against]?.power(row) ?? 0) * (hard ? 1 : SOFT_SHARE)),
-        );
+        let best = 0;
+        for (const { against, hard } of brought)
+          best = Math.max(best, (option.against[against]?.power(row) ?? 0) * (hard ? 1 : SOFT_SHARE));
         ending += (TIER_WEIGHT[sheet.tier] ?? 0) * best;
       }
     }
