@@ -20,12 +20,14 @@ import { DRAWN_PARTS, PARTS, type Part, type Tally, type Task } from "./tally.ts
 export const SLIPS = [0, 0.02, 0.05, 0.1];
 /** Draws a kind, set so that the whole takes under 40 minutes on two cores. */
 const DRAWS = {
-  dangersAtTwo: 4_600,
-  dangers: 400,
-  sought: 60,
-  leaveOneOut: 10_000,
+  dangersAtTwo: 800,
+  dangers: 100,
+  sought: 30,
+  /** Of the deadly kinds; fewer of the others, of which one in a thousand may pass. */
+  leaveOneOutDeadly: 10_000,
+  leaveOneOut: 2_000,
   forgotten: 100_000,
-  weather: 16,
+  weather: 8,
 };
 const SHORT = 20;
 /** No task is larger, so that the threads end together. */
@@ -83,7 +85,8 @@ function tasksOf(knowledge: Knowledge, parts: readonly Part[], share: number): T
         for (const sheet of sought) for (const day of DAYS) add({ ...one, sheet, day, draws: DRAWS.weather });
         break;
       case "leave-one-out":
-        for (const sheet of dangers) add({ ...one, sheet, draws: DRAWS.leaveOneOut });
+        for (const { id, tier } of knowledge.dangers)
+          add({ ...one, sheet: id, draws: tier === "deadly" ? DRAWS.leaveOneOutDeadly : DRAWS.leaveOneOut });
         break;
       case "forgotten-one":
       case "forgotten-two":
