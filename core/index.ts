@@ -8,8 +8,10 @@ export {
   COMPARTMENTS,
   type Compartment,
   countLimits,
+  type DecidedFind,
   type LimitState,
   ofDay,
+  TAKEN_BACK_WORDS,
 } from "./decide/basket.ts";
 export { type BodyEnding, bodyEndingSchema, type Decision, decide } from "./decide/decision.ts";
 export {
@@ -44,6 +46,7 @@ export {
   stricterOf,
   stricterRules,
 } from "./decide/settled.ts";
+export { type Standing, standingOf } from "./decide/standing.ts";
 export {
   conditionText,
   isCapOnly,

@@ -1,4 +1,4 @@
-import { canonicalFind, type Find, shelve } from "@jittery-cap/core";
+import { basketOf, canonicalFind, type DecidedFind, type Find, shelve } from "@jittery-cap/core";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { expect } from "chai";
 import type { Express } from "express";
@@ -51,7 +51,8 @@ describe("decisions", () => {
     expect(status).to.equal(201);
     expect(body).to.deep.include({ find: canonicalFind(GOOD), edition: knowledge.edition, version: 1 });
     expect(body.answer.verdict).to.equal("basket");
-    expect(body.today).to.deep.equal({ edition: knowledge.edition, verdict: "basket" });
+    expect(body.today).to.deep.include({ edition: knowledge.edition, verdict: "basket" });
+    expect(body.today.cleared).to.deep.equal(GOOD.bodies.filter((one) => one.keep !== false).map((one) => one.id));
     const { body: list } = await request(app).get(`/api/finds/${GOOD.id}/decisions`);
     expect(list.decisions).to.have.length(1);
   });
@@ -134,6 +135,44 @@ describe("decisions", () => {
     expect(await verdictToday()).to.be.oneOf(["hold", "leave"]);
     await request(app).delete(`/api/finds/${find.id}`);
     expect(await verdictToday()).to.equal(undefined);
+  });
+
+  it("keep nothing among food that is not there, kept and cleared any more, whichever way the record went", async () => {
+    const lookAway = { kind: "set-body", body: "A", field: "keep", value: false };
+    const strike = GOOD.bodies
+      .find((one) => one.id === "A")
+      ?.seen?.map(({ character }) => ({ kind: "unsee", body: "A", character }));
+    const unsure = {
+      kind: "observe",
+      body: "A",
+      character: "base",
+      entries: [{ character: "base", states: ["plain"], sure: false }],
+    };
+    for (const [name, changes] of Object.entries({
+      "struck and set aside": [...(strike ?? []), lookAway],
+      "unsure and set aside": [unsure, lookAway],
+      "set aside": [lookAway],
+      removed: [{ kind: "remove-body", body: "A" }],
+    })) {
+      const find = { ...GOOD, id: uuid() };
+      await request(app).put(`/api/finds/${find.id}`).send({ version: 0, find });
+      expect((await decideAll(find, "basket")).status, name).to.equal(201);
+      const edits = changes.map((change) => ({ id: uuid(), at: "2026-09-15T08:00:00Z", change }));
+      const edited = await request(app).post(`/api/finds/${find.id}/edits`).send({ version: 1, edits });
+      expect(edited.status, `${name}: ${JSON.stringify(edited.body)}`).to.equal(200);
+      const latest = ((await request(app).get("/api/decisions")).body.decisions as DecidedFind[]).filter(
+        (one) => one.find.id === find.id,
+      );
+      const food = basketOf(latest).filter((one) => one.compartment !== "apart-from-food");
+      expect(
+        food.map((one) => one.body),
+        name,
+      ).not.to.include("A");
+      expect(basketOf(latest).find((one) => one.body === "A")?.takenBack, name).not.to.equal(undefined);
+      // the find's own list of decisions says the same
+      const [own] = (await request(app).get(`/api/finds/${find.id}/decisions`)).body.decisions;
+      expect(own.today.cleared, name).not.to.include("A");
+    }
   });
 
   it("of every find: the latest of each", async () => {

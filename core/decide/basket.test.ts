@@ -1,21 +1,30 @@
 import { expect } from "chai";
 import { apartBecause, basketOf, countLimits, type DecidedFind, ofDay } from "./basket.ts";
 
+const TODAY: DecidedFind["today"] = {
+  verdict: "basket",
+  cleared: ["A", "B"],
+  restsOn: ["agaricus-campestris"],
+  conditions: ["second-person"],
+};
 const decision = (
   id: string,
   ending: DecidedFind["endings"][number]["ending"],
-  more: Partial<DecidedFind> = {},
-): DecidedFind => ({
-  find: { id, label: id, bodies: [{ id: "A", measures: { weightG: 40 } }, { id: "B" }] },
-  decidedAt: "2026-09-14T12:00:00Z",
-  endings: [
-    { body: "A", ending },
-    { body: "B", ending },
-  ],
-  answer: { restsOn: ["agaricus-campestris"], conditions: ["second-person"] },
-  today: { verdict: "basket" },
-  ...more,
-});
+  { today, ...more }: Partial<Omit<DecidedFind, "today">> & { today?: Partial<DecidedFind["today"]> } = {},
+): DecidedFind => {
+  const find = { id, label: id, bodies: [{ id: "A", measures: { weightG: 40 } }, { id: "B" }] };
+  return {
+    find,
+    current: find,
+    decidedAt: "2026-09-14T12:00:00Z",
+    endings: [
+      { body: "A", ending },
+      { body: "B", ending },
+    ],
+    ...more,
+    today: { ...TODAY, ...today },
+  };
+};
 const first = (...decisions: DecidedFind[]) => {
   const [one] = basketOf(decisions);
   if (one === undefined) throw new Error("nothing carried");
@@ -41,24 +50,47 @@ describe("the basket", () => {
 
   it("keeps what is poisonous raw in the part that is cooked", () => {
     expect(
-      first(decision("raw", "basket", { answer: { restsOn: ["x"], conditions: ["raw-poisonous"] } })).compartment,
+      first(decision("raw", "basket", { today: { restsOn: ["x"], conditions: ["raw-poisonous"] } })).compartment,
     ).to.equal("cook-only");
     expect(first(decision("cook", "must-be-cooked")).compartment).to.equal("cook-only");
   });
 
-  it("takes out what today's sheets no longer clear, whatever was decided", () => {
-    for (const verdict of ["hold", "leave"] as const)
-      expect(first(decision("old", "basket", { today: { verdict } }))).to.include({
-        compartment: "apart-from-food",
-        takenBack: true,
-      });
+  it("takes out, body by body, what is no longer cleared, kept, there or known, and says which", () => {
+    const bodies = [{ id: "A" }, { id: "B" }];
+    const lie = (more: Parameters<typeof decision>[2]) =>
+      basketOf([decision("old", "basket", more)]).map((one) => [one.compartment, one.takenBack]);
+    const apart = "apart-from-food";
+    expect(lie({ today: { verdict: "hold", cleared: [] } })).to.deep.equal([
+      [apart, "not-cleared"],
+      [apart, "not-cleared"],
+    ]);
+    expect(lie({ today: { cleared: ["B"] } })).to.deep.equal([
+      [apart, "not-cleared"],
+      ["others", undefined],
+    ]);
+    expect(lie({ current: { id: "old", bodies: [{ id: "B" }] } })).to.deep.equal([
+      [apart, "gone"],
+      ["others", undefined],
+    ]);
+    expect(lie({ current: { id: "old", bodies: [{ id: "A", keep: false }, { id: "B" }] } })).to.deep.equal([
+      [apart, "not-kept"],
+      ["others", undefined],
+    ]);
+    expect(lie({ current: undefined })).to.deep.equal([
+      [apart, "unknown"],
+      [apart, "unknown"],
+    ]);
+    expect(lie({ current: { id: "old", bodies } })).to.deep.equal([
+      ["others", undefined],
+      ["others", undefined],
+    ]);
   });
 
   it("lets nothing unsure lie with food, and no two kinds in one bag", () => {
     const good = first(decision("good", "basket"));
     const unsure = first(decision("open", "home-to-finish"));
     const cooked = first(decision("cook", "must-be-cooked"));
-    const other = first(decision("other", "basket", { answer: { restsOn: ["cantharellus-cibarius"] } }));
+    const other = first(decision("other", "basket", { today: { restsOn: ["cantharellus-cibarius"] } }));
     expect(apartBecause(good, unsure)).to.contain("never lies with food");
     expect(apartBecause(good, cooked)).to.contain("raw");
     expect(apartBecause(good, other)).to.contain("own bag");

@@ -4,31 +4,47 @@ import type { ConditionCode } from "../judge/verdict.ts";
 import type { BodyEnding } from "./decision.ts";
 import { isAmongFood } from "./endings.ts";
 import type { Limit } from "./settled.ts";
+import type { Standing } from "./standing.ts";
 import { stillToComeOff, type Trimming, takenOff } from "./trimming.ts";
 
 export const COMPARTMENTS = ["cook-only", "others", "apart-from-food"] as const;
 export type Compartment = (typeof COMPARTMENTS)[number];
 
+/** What of a record the basket needs. */
+export interface CarriedRecord {
+  readonly id: string;
+  readonly label?: string | undefined;
+  readonly place?: { readonly name?: string | undefined } | undefined;
+  readonly bodies: readonly {
+    readonly id: string;
+    readonly keep?: boolean | undefined;
+    readonly measures?: { readonly weightG?: number | undefined } | undefined;
+    readonly larvaeParts?: Body["larvaeParts"];
+  }[];
+}
+
 /** What of a decision the basket needs. */
 export interface DecidedFind {
-  /** The record as it is now, where it is known: weights are told after deciding. */
-  readonly current?: DecidedFind["find"];
-  readonly find: {
-    readonly id: string;
-    readonly label?: string | undefined;
-    readonly place?: { readonly name?: string | undefined } | undefined;
-    readonly bodies: readonly {
-      readonly id: string;
-      readonly measures?: { readonly weightG?: number | undefined } | undefined;
-      readonly larvaeParts?: Body["larvaeParts"];
-    }[];
-  };
+  /** The record that was decided. */
+  readonly find: CarriedRecord;
+  /** The record as it is now; undefined where that is not known, and then nothing of it is food. */
+  readonly current: CarriedRecord | undefined;
   readonly decidedAt: string;
   readonly endings: readonly BodyEnding[];
-  readonly answer: { readonly restsOn: readonly string[]; readonly conditions?: readonly string[] | undefined };
-  /** What today's sheets say of the record that was decided. */
-  readonly today: { readonly verdict: "leave" | "hold" | "basket" };
+  readonly today: Standing;
 }
+
+/** Why a body that was decided as food is food no longer. */
+export const TAKEN_BACK = ["gone", "not-kept", "not-cleared", "unknown"] as const;
+export type TakenBack = (typeof TAKEN_BACK)[number];
+
+/** The same, as the basket says it. */
+export const TAKEN_BACK_WORDS: Readonly<Record<TakenBack, string>> = {
+  gone: "it is not in the record any more: take it out",
+  "not-kept": "the record does not keep it any more: take it out",
+  "not-cleared": "today's answer does not clear it: take it out",
+  unknown: "how its record stands now is not known: hold it apart",
+};
 
 /** One body in the basket. */
 export interface Carried {
@@ -46,8 +62,8 @@ export interface Carried {
   /** What was cut off it, and what has still to come off before it is cooked. */
   readonly off: readonly Trimming[];
   readonly toComeOff: readonly Trimming[];
-  /** Decided as food, but today's sheets no longer clear it: it goes apart. */
-  readonly takenBack: boolean;
+  /** Decided as food, and food no longer: it goes apart, and why. */
+  readonly takenBack: TakenBack | undefined;
 }
 
 /** Endings that are carried home, but not as food yet. */
@@ -57,34 +73,45 @@ const CARRIED_APART: ReadonlySet<BodyEnding["ending"]> = new Set<BodyEnding["end
 ]);
 const COOK_ONLY: readonly ConditionCode[] = ["raw-poisonous", "boil-first"];
 
-/** The bodies that are carried, each in its compartment. What today's sheets no longer clear lies apart from food. */
+/**
+ * The bodies that are carried, each in its compartment. Food is what the frozen record and today's both clear, body by
+ * body; whatever is no longer there, kept or cleared lies apart from it and says so.
+ */
 export function basketOf(decisions: readonly DecidedFind[]): readonly Carried[] {
-  return decisions.flatMap(({ find, current = find, decidedAt, endings, answer, today }) =>
+  return decisions.flatMap(({ find, current, decidedAt, endings, today }) =>
     endings.flatMap((told): Carried[] => {
       const { body, ending } = told;
       const food = isAmongFood(ending);
       if (!food && !CARRIED_APART.has(ending)) return [];
-      const cleared = today.verdict === "basket";
-      const cookOnly = ending === "must-be-cooked" || COOK_ONLY.some((code) => answer.conditions?.includes(code));
-      const record = current.bodies.find((one) => one.id === body);
+      const takenBack = food ? whyTakenBack(body, current, today) : undefined;
+      const cookOnly = ending === "must-be-cooked" || COOK_ONLY.some((code) => today.conditions.includes(code));
+      const record = current?.bodies.find((one) => one.id === body);
       return [
         {
           find: find.id,
-          label: find.label ?? "a find without a name",
+          label: (current ?? find).label ?? "a find without a name",
           decidedAt,
-          place: current.place?.name,
+          place: (current ?? find).place?.name,
           body,
           ending,
-          kinds: answer.restsOn,
+          kinds: today.restsOn,
           weightG: record?.measures?.weightG,
           off: takenOff(told),
-          toComeOff: stillToComeOff(record, told, answer.conditions),
-          compartment: !food || !cleared ? "apart-from-food" : cookOnly ? "cook-only" : "others",
-          takenBack: food && !cleared,
+          toComeOff: stillToComeOff(record, told, today.conditions),
+          compartment: !food || takenBack !== undefined ? "apart-from-food" : cookOnly ? "cook-only" : "others",
+          takenBack,
         },
       ];
     }),
   );
+}
+
+function whyTakenBack(body: string, current: CarriedRecord | undefined, today: Standing): TakenBack | undefined {
+  if (current === undefined) return "unknown";
+  const record = current.bodies.find((one) => one.id === body);
+  if (record === undefined) return "gone";
+  if (record.keep === false) return "not-kept";
+  return today.cleared.includes(body) ? undefined : "not-cleared";
 }
 
 /** Why two bodies may not lie together, or undefined where they may. */

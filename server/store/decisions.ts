@@ -15,13 +15,14 @@ import {
   type Knowledge,
   type RulesInForce,
   rulesOf,
-  type Verdict,
+  type Standing,
+  standingOf,
 } from "@jittery-cap/core";
 import { z } from "zod";
 import type { FindStore, StoredFind } from "./finds.ts";
 import type { DecisionRow, Models } from "./models.ts";
 
-/** A decision with its id and time, and what today's sheets would say to the same record. */
+/** A decision with its id and time, the record as it is now, and how it stands by today's sheets for both records. */
 export interface KeptDecision {
   readonly id: string;
   readonly decidedAt: string;
@@ -31,7 +32,9 @@ export interface KeptDecision {
   readonly edition: string;
   readonly answer: Answer;
   readonly endings: readonly BodyEnding[];
-  readonly today: { readonly edition: string; readonly verdict: Verdict };
+  /** Left out where the find was put away. */
+  readonly current?: Find;
+  readonly today: Standing & { readonly edition: string };
 }
 
 /** What may come of deciding. */
@@ -49,8 +52,6 @@ const frozenSchema = z.object({
   answer: z.custom<Answer>((value) => typeof value === "object" && value !== null && "verdict" in value),
   endings: z.array(bodyEndingSchema),
 });
-
-const PERMITS: Readonly<Record<Verdict, number>> = { leave: 0, hold: 1, basket: 2 };
 
 /** The decisions of all owners; every question names its owner. */
 export class DecisionStore {
@@ -75,7 +76,7 @@ export class DecisionStore {
     const there = await this.models.decisions.findByPk(id);
     if (there !== null)
       return there.ownerId === ownerId && there.findId === findId
-        ? { kind: "decided", decision: this.kept(there), isNew: false }
+        ? { kind: "decided", decision: this.kept(there, await this.current(ownerId, findId)), isNew: false }
         : { kind: "refused", faults: [{ path: "id", message: "another decision has this id" }] };
     const stored = await this.finds.read(ownerId, findId);
     if (stored === undefined) return { kind: "missing" };
@@ -87,7 +88,11 @@ export class DecisionStore {
     if (missing !== undefined) return { kind: "refused", faults: [missing] };
     const frozen: Decision = decided.value;
     const row = await this.models.decisions.create({ id, ownerId, findId, version, frozen, decidedAt: new Date() });
-    return { kind: "decided", decision: this.kept(row), isNew: true };
+    return { kind: "decided", decision: this.kept(row, stored.find), isNew: true };
+  }
+
+  private async current(ownerId: string, findId: string): Promise<Find | undefined> {
+    return (await this.finds.read(ownerId, findId))?.find;
   }
 
   /** A rule that rests on experience holds only where the owner's own finds show it, whoever wrote it into the record. */
@@ -108,41 +113,42 @@ export class DecisionStore {
         ["id", "DESC"],
       ],
     });
-    return rows.map((row) => this.kept(row));
+    const now = await this.current(ownerId, findId);
+    return rows.map((row) => this.kept(row, now));
   }
 
-  /**
-   * The latest decision of every find that is not put away, with the record as it is now. Whatever happened to the record
-   * since, an undo, an edit from elsewhere, a second look: today's verdict is the stricter of both records' answers.
-   */
-  async latest(ownerId: string): Promise<(KeptDecision & { readonly current: Find })[]> {
+  /** The latest decision of every find that is not put away, with the record as it is now. */
+  async latest(ownerId: string): Promise<KeptDecision[]> {
     const rows = await this.models.decisions.findAll({ where: { ownerId }, order: [["decidedAt", "DESC"]] });
     const current = new Map((await this.finds.list(ownerId)).map(({ find }) => [find.id, find]));
     return rows
       .filter((row, index) => rows.findIndex((one) => one.findId === row.findId) === index)
       .flatMap((row) => {
         const now = current.get(row.findId);
-        if (now === undefined) return [];
-        const decision = this.kept(row);
-        const { verdict } = assess(now, this.knowledge);
-        const stricter = PERMITS[verdict] < PERMITS[decision.today.verdict] ? verdict : decision.today.verdict;
-        return [{ ...decision, current: now, today: { ...decision.today, verdict: stricter } }];
+        return now === undefined ? [] : [this.kept(row, now)];
       });
   }
 
-  private kept(row: DecisionRow): KeptDecision {
+  /**
+   * A decision as it stands: whatever happened to the record since, an undo, an edit from elsewhere, a second look, what
+   * is cleared is what the answer then, today's to the frozen record and today's to the record as it is now all clear.
+   * @param now the record as it is now; undefined where the find was put away: then nothing is cleared
+   */
+  private kept(row: DecisionRow, now: Find | undefined): KeptDecision {
     const { find, rules, edition, answer, endings } = frozenSchema.parse(row.frozen);
-    const today = edition === this.knowledge.edition ? answer : assess(find, this.knowledge);
+    const answers = edition === this.knowledge.edition ? [answer] : [answer, assess(find, this.knowledge)];
+    const standing = standingOf(now === undefined ? [] : [...answers, assess(now, this.knowledge)]);
     return {
       id: row.id,
       decidedAt: row.decidedAt.toISOString(),
       version: row.version,
       find,
+      ...(now === undefined ? {} : { current: now }),
       rules,
       edition,
       answer,
       endings,
-      today: { edition: this.knowledge.edition, verdict: today.verdict },
+      today: { edition: this.knowledge.edition, ...standing },
     };
   }
 }

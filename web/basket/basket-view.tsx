@@ -6,6 +6,7 @@ import {
   type Compartment,
   ENDING_WORDS,
   figureOf,
+  TAKEN_BACK_WORDS,
   wordList,
 } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
@@ -44,7 +45,7 @@ export function BasketView() {
   const carried =
     decisions === undefined || decisions === "unreachable"
       ? []
-      : basketOf(decisions.map(({ current, ...one }) => ({ ...one, ...(current === undefined ? {} : { current }) })));
+      : basketOf(decisions.map((one) => ({ ...one, current: one.current })));
   const food = carried.filter((one) => one.compartment !== "apart-from-food");
   return (
     <SplitCard
@@ -128,7 +129,8 @@ function CarriedLine({
   const [grams, setGrams] = useState(weightG);
   const decision = decisions.find((one) => one.find.id === find);
   const decided = decision?.current ?? decision?.find;
-  const record = decided?.bodies.find((one) => one.id === body);
+  // one that is gone from the record is drawn as it was decided
+  const record = (decided?.bodies ?? []).concat(decision?.find.bodies ?? []).find((one) => one.id === body);
   const figure = decided === undefined || record === undefined ? undefined : figureOf(decided, record, 0);
   const weigh = async () => {
     const query = record?.measures?.capCm === undefined ? "" : `?capCm=${record.measures.capCm}`;
@@ -176,10 +178,14 @@ function CarriedLine({
           {body} of {label}
         </Link>
         <Box
-          sx={{ color: takenBack ? tone.rust : tone.inkSoft, fontWeight: takenBack ? 700 : 450, fontSize: "0.9375rem" }}
+          sx={{
+            color: takenBack === undefined ? tone.inkSoft : tone.rust,
+            fontWeight: takenBack === undefined ? 450 : 700,
+            fontSize: "0.9375rem",
+          }}
         >
-          {takenBack ? "today's sheets no longer clear it: take it out" : ENDING_WORDS[ending]}
-          {off.length > 0 && !takenBack ? ` · ${wordList([...off], "and")} off` : ""}
+          {takenBack === undefined ? ENDING_WORDS[ending] : TAKEN_BACK_WORDS[takenBack]}
+          {off.length > 0 && takenBack === undefined ? ` · ${wordList([...off], "and")} off` : ""}
         </Box>
         {toComeOff.length > 0 && (
           <Box sx={{ color: tone.rust, fontSize: "0.9375rem", fontWeight: 600 }}>

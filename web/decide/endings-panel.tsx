@@ -208,7 +208,7 @@ export function EndingsPanel({ find, answer }: EndingsPanelProps) {
 
 function DecisionLine({ decision }: { decision: ShownDecision }) {
   const { decidedAt, endings, edition, answer, today } = decision;
-  const among = endings.filter((one) => isAmongFood(one.ending)).length;
+  const takenBack = endings.filter((one) => isAmongFood(one.ending) && !today.cleared.includes(one.body));
   return (
     <Box component="li" data-decision={decision.id} sx={{ py: 1, borderTop: `1px solid ${tone.boneLine}` }}>
       <b>
@@ -224,15 +224,20 @@ function DecisionLine({ decision }: { decision: ShownDecision }) {
       <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem" }}>
         The answer then was {VERDICT_WORDS[answer.verdict].toLowerCase()}, by sheets of edition {edition}.
       </Box>
-      {today.edition !== edition && (
+      {(today.edition !== edition || today.verdict !== answer.verdict || takenBack.length > 0) && (
         <Box
           sx={{
-            color: today.verdict === answer.verdict ? tone.inkSoft : tone.rust,
-            fontWeight: today.verdict === answer.verdict ? 450 : 700,
+            color: takenBack.length === 0 ? tone.inkSoft : tone.rust,
+            fontWeight: takenBack.length === 0 ? 450 : 700,
           }}
         >
-          Today's sheets would say {VERDICT_WORDS[today.verdict].toLowerCase()}
-          {among > 0 && today.verdict !== "basket" ? ": take them out of the basket." : "."}
+          As the record and the sheets stand today: {VERDICT_WORDS[today.verdict].toLowerCase()}
+          {takenBack.length > 0
+            ? `. ${wordList(
+                takenBack.map((one) => one.body),
+                "and",
+              )} ${takenBack.length === 1 ? "is" : "are"} not cleared: take ${takenBack.length === 1 ? "it" : "them"} out of the basket.`
+            : "."}
         </Box>
       )}
     </Box>

@@ -18,7 +18,13 @@ const decisionSchema = z.object({
     bodies: z.array(z.object({ body: z.string(), kept: z.boolean(), verdict })),
   }),
   endings: z.array(bodyEndingSchema),
-  today: z.object({ edition: z.string(), verdict }),
+  today: z.object({
+    edition: z.string(),
+    verdict,
+    cleared: z.array(z.string()),
+    restsOn: z.array(z.string()),
+    conditions: z.array(z.string()),
+  }),
 });
 export type ShownDecision = z.infer<typeof decisionSchema>;
 const listSchema = z.object({ decisions: z.array(decisionSchema) });
