@@ -13,6 +13,7 @@ export {
   ofDay,
   TAKEN_BACK_WORDS,
 } from "./decide/basket.ts";
+export { conditionsMet } from "./decide/conditions-met.ts";
 export { type BodyEnding, bodyEndingSchema, type Decision, decide } from "./decide/decision.ts";
 export {
   ENDING_WORDS,

@@ -164,7 +164,7 @@ describe("deciding", () => {
     await page.goto(`${application.address}/basket`);
     await page
       .locator('[data-compartment="apart-from-food"]')
-      .getByText(/no longer clear it: take it out/)
+      .getByText(/does not clear it: take it out/)
       .first()
       .waitFor();
     expect(await page.locator('[data-compartment="others"]').count()).to.equal(0);

@@ -82,6 +82,33 @@ describe("a second pair of eyes", () => {
     ]);
   });
 
+  it("at a body that the packet has not is refused by its field", async () => {
+    const { status, body } = await request(app)
+      .post(`/api/packets/${token}/opinions`)
+      .send(opinion({ looks: [{ body: "ZZ", entry: { character: "ring", states: ["skirt"] } }] }));
+    expect(status).to.equal(400);
+    expect(body.errors[0].path).to.equal("looks[0].body");
+  });
+
+  it("with an id that is known already is never lost in silence", async () => {
+    const said = opinion();
+    const before = (await witnesses()).length;
+    const tell = (more: object) =>
+      request(app)
+        .post(`/api/packets/${token}/opinions`)
+        .send({ ...said, ...more });
+    expect((await tell({})).status).to.equal(201);
+    const other = await tell({ name: "Somebody else" });
+    expect(other.status).to.equal(400);
+    expect(other.body.errors[0].path).to.equal("id");
+    const book = { title: "A book of the lakes", agrees: true };
+    const noted = await request(app)
+      .post(`/api/finds/${GOOD.id}/books`)
+      .send({ id: said.id, ...book });
+    expect(noted.status).to.equal(400);
+    expect((await witnesses()).length).to.equal(before + 1);
+  });
+
   it("that does not exist is simulated, says so, and is never taken for a hand", async () => {
     expect((await request(app).post(`/api/packets/${token}/stand-in`).send({ differs: true })).status).to.equal(201);
     expect((await witnesses()).at(-1)?.kind).to.equal("simulated");

@@ -8,7 +8,7 @@ import { findPaper, PAPER_SIZES } from "../paper/find-paper.ts";
 import type { FindStore } from "../store/finds.ts";
 import type { PacketStore } from "../store/packets.ts";
 import type { PictureStore } from "../store/pictures.ts";
-import { parseOr400, sendProblem } from "./problem.ts";
+import { parseOr400, sendFaults, sendProblem } from "./problem.ts";
 
 const uuid = z.uuid("expected a UUID made by the client");
 const ofFind = z.object({ id: uuid });
@@ -62,8 +62,9 @@ export function findPacketRoutes({ packets, finds, knowledge, owner }: PacketRou
     if (params === undefined) return;
     const book = parseOr400(bookSchema, request.body, response);
     if (book === undefined) return;
-    if (!(await packets.consult(owner, params.id, book)))
-      return sendProblem(response, 404, `There is no find ${params.id}.`);
+    const heard = await packets.consult(owner, params.id, book);
+    if (heard.kind === "missing") return sendProblem(response, 404, `There is no find ${params.id}.`);
+    if (heard.kind === "refused") return sendFaults(response, heard.faults);
     response.json({ witnesses: await packets.witnesses(owner, params.id) });
   });
 
@@ -109,7 +110,9 @@ export function packetRoutes({ packets, pictures }: PacketRoutes): Router {
     if (params === undefined) return;
     const opinion = parseOr400(opinionSchema, request.body, response);
     if (opinion === undefined) return;
-    if (!(await packets.hear(params.token, opinion, false))) return sendProblem(response, 404, missing);
+    const heard = await packets.hear(params.token, opinion, false);
+    if (heard.kind === "missing") return sendProblem(response, 404, missing);
+    if (heard.kind === "refused") return sendFaults(response, heard.faults);
     response.status(201).json({ heard: opinion.id });
   });
 

@@ -72,7 +72,8 @@ export function problemHandler(logger: Logger) {
       );
       return;
     }
-    logger.error({ error, url: request.url }, "request failed");
+    // the request's own logger writes its id along; `err` is the name under which message and stack are written
+    (request.log ?? logger).error({ err: error }, "request failed");
     sendProblem(response, 500, "The server could not do this. Nothing was stored by halves.");
   };
 }

@@ -1,6 +1,8 @@
 /** Packets and witnesses as they are kept. A packet is frozen; whoever has its token may read it and answer it. */
 import { randomBytes } from "node:crypto";
 import {
+  canonicalJson,
+  type Fault,
   type Find,
   findSchema,
   type Opinion,
@@ -30,6 +32,12 @@ export interface Witness {
   readonly looks: readonly WitnessLook[];
   readonly heardAt: string;
 }
+
+/** What may come of telling an opinion or a book. */
+export type Heard =
+  | { readonly kind: "heard" }
+  | { readonly kind: "missing" }
+  | { readonly kind: "refused"; readonly faults: readonly Fault[] };
 
 const looksSchema = z.array(witnessLookSchema);
 
@@ -63,29 +71,33 @@ export class PacketStore {
     return { ownerId: row.ownerId, findId: row.findId, record: findSchema.parse(row.record) };
   }
 
-  /** Keeps an opinion on a packet; the same one again is kept once. @returns whether there is such a packet */
-  async hear(token: string, opinion: Opinion, simulated: boolean): Promise<boolean> {
+  /** Keeps an opinion on a packet; the same one again is kept once. */
+  async hear(token: string, opinion: Opinion, simulated: boolean): Promise<Heard> {
     const packet = await this.open(token);
-    if (packet === undefined) return false;
+    if (packet === undefined) return { kind: "missing" };
+    const faults = opinion.looks.flatMap(({ body }, index): Fault[] =>
+      packet.record.bodies.some((one) => one.id === body)
+        ? []
+        : [{ path: `looks[${index}].body`, message: `the packet has no body ${body}` }],
+    );
+    if (faults.length > 0) return { kind: "refused", faults };
     const kind: WitnessKind = simulated ? "simulated" : opinion.inHand ? "in-hand" : "from-pictures";
-    await this.keep(packet.ownerId, packet.findId, opinion.id, {
+    return this.keep(packet.ownerId, packet.findId, opinion.id, {
       kind,
       name: opinion.name,
       agrees: null,
       looks: opinion.looks,
     });
-    return true;
   }
 
-  /** Keeps a book that was consulted. @returns whether there is such a find */
+  /** Keeps a book that was consulted; the same one again is kept once. */
   async consult(
     ownerId: string,
     findId: string,
     book: { readonly id: string; readonly title: string; readonly agrees: boolean },
-  ): Promise<boolean> {
-    if ((await this.finds.read(ownerId, findId)) === undefined) return false;
-    await this.keep(ownerId, findId, book.id, { kind: "book", name: book.title, agrees: book.agrees, looks: [] });
-    return true;
+  ): Promise<Heard> {
+    if ((await this.finds.read(ownerId, findId)) === undefined) return { kind: "missing" };
+    return this.keep(ownerId, findId, book.id, { kind: "book", name: book.title, agrees: book.agrees, looks: [] });
   }
 
   /** What was said of a find, oldest first. */
@@ -104,11 +116,18 @@ export class PacketStore {
       readonly agrees: boolean | null;
       readonly looks: readonly WitnessLook[];
     },
-  ): Promise<void> {
-    await this.models.witnesses.findOrCreate({
+  ): Promise<Heard> {
+    const [row, isNew] = await this.models.witnesses.findOrCreate({
       where: { id },
       defaults: { id, ownerId, findId, ...said, heardAt: new Date() },
     });
+    if (isNew) return { kind: "heard" };
+    const { kind, name, looks, agrees } = witnessOf(row);
+    const same =
+      row.ownerId === ownerId &&
+      row.findId === findId &&
+      canonicalJson({ kind, name, looks, agrees: agrees ?? null }) === canonicalJson(said);
+    return same ? { kind: "heard" } : { kind: "refused", faults: [{ path: "id", message: "another one has this id" }] };
   }
 }
 

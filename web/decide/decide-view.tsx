@@ -1,5 +1,13 @@
 /** Decide: the answer and its reasons on the light half, what speaks against and for each danger on the dark one. */
-import { type Answer, type BodyVerdict, CONDITION_WORDS, type Find, figureOf, type IfWrong } from "@jittery-cap/core";
+import {
+  type Answer,
+  type BodyVerdict,
+  CONDITION_WORDS,
+  conditionsMet,
+  type Find,
+  figureOf,
+  type IfWrong,
+} from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
@@ -15,7 +23,6 @@ import { stationOfTest } from "../find/stations.ts";
 import { useFind } from "../state/find-state.ts";
 import { tone } from "../theme/tokens.ts";
 import { askIfWrong } from "../worker/judge.ts";
-import { conditionsMet } from "./conditions-met.ts";
 import { EndingsPanel } from "./endings-panel.tsx";
 import { EvidenceBoard } from "./evidence-board.tsx";
 import { SecondEyes } from "./second-eyes.tsx";
@@ -61,7 +68,7 @@ export function DecideView() {
             </Typography>
             <Box sx={{ color: tone.inkSoft, pt: 0.5 }}>{find.label ?? "this find"}</Box>
             <Reasons answer={answer} />
-            <Conditions answer={answer} met={conditionsMet(find, witnesses)} />
+            <Conditions answer={answer} met={conditionsMet(find, answer, witnesses)} />
             <Way answer={answer} findId={find.id} />
             <Bodies answer={answer} find={find} />
             <SecondEyes key={`eyes ${find.id}`} find={find} onHeard={setWitnesses} />

@@ -1,0 +1,77 @@
+/** Which conditions of an answer are met by what other people and books said. */
+import type { Answer } from "../assess.ts";
+import type { Find } from "../find/schema.ts";
+import { isCharacterId } from "../find/vocabulary.ts";
+import type { ConditionCode } from "../judge/verdict.ts";
+import { compareLooks, type WitnessKind, type WitnessLook } from "./packet.ts";
+
+/** What of a witness matters here. */
+export interface Said {
+  readonly kind: WitnessKind;
+  /** A book's title, or a person's name. */
+  readonly name: string;
+  readonly agrees?: boolean | undefined;
+  readonly looks: readonly WitnessLook[];
+}
+
+/** Books that have to agree, each with every feature. */
+const BOOKS = 2;
+/** A second person has seen for themselves at least so many of the things that the answer rests on. */
+export const OWN_LOOKS = 3;
+
+/**
+ * The looks that an answer rests on, by body: those that speak hard against a danger on it, without which that danger would
+ * stand nearer. Of the place none: who holds the specimen in hand does not see where it stood.
+ */
+export function restsOnLooks({
+  dangers,
+  bodies,
+}: Pick<Answer, "dangers" | "bodies">): ReadonlyMap<string, Set<string>> {
+  const rests = new Map(bodies.filter((one) => one.kept).map(({ body }) => [body, new Set<string>()]));
+  for (const { aside, points } of dangers)
+    if (aside !== true)
+      for (const { body, character, hard } of points)
+        if (hard && isCharacterId(character)) rests.get(body)?.add(character);
+  return rests;
+}
+
+/**
+ * A second person counts with the specimen in hand, with looks of their own that agree at what the answer rests on, at
+ * `OWN_LOOKS` of them on one body at the least; and only while nobody's looks in hand differ from the finder's. A look that
+ * could not be had, that is not sure, or at a body that the find has not, is none. Books count by their titles, and only while
+ * none of them disagrees.
+ */
+export function conditionsMet(
+  find: Find,
+  answer: Pick<Answer, "dangers" | "bodies">,
+  witnesses: readonly Said[],
+): ReadonlySet<ConditionCode> {
+  const met = new Set<ConditionCode>();
+  const hands = witnesses.filter((one) => one.kind === "in-hand");
+  const differ = hands.some((one) => compareLooks(find, one.looks).some((look) => look.relation === "differs"));
+  const rests = restsOnLooks(answer);
+  if (!differ && hands.some((one) => hasSeen(find, one.looks, rests))) met.add("second-person");
+  const books = witnesses.filter((one) => one.kind === "book");
+  const titles = new Set(books.filter((one) => one.agrees === true).map((one) => plainTitle(one.name)));
+  if (titles.size >= BOOKS && books.every((one) => one.agrees === true)) met.add("two-books");
+  return met;
+}
+
+function hasSeen(find: Find, looks: readonly WitnessLook[], rests: ReadonlyMap<string, ReadonlySet<string>>): boolean {
+  const own = looks.filter(({ entry }) => entry.states !== undefined && entry.sure !== false);
+  const agreeing = compareLooks(find, own).filter((look) => look.relation === "agrees");
+  return [...rests].some(([body, asked]) => {
+    const seen = new Set(
+      agreeing.filter((look) => look.body === body && asked.has(look.character)).map((look) => look.character),
+    );
+    return seen.size > 0 && seen.size >= Math.min(OWN_LOOKS, asked.size);
+  });
+}
+
+/** A title as it is told apart from others: case, spaces and stops do not make another book. */
+const plainTitle = (title: string): string =>
+  title
+    .normalize("NFKD")
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, " ")
+    .trim();
