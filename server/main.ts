@@ -44,13 +44,14 @@ async function main(): Promise<void> {
     station: stationAt(settings.WEATHER_STATION_URL ?? addressOf(simulated)),
     knowledge,
     owner: LOCAL_PERSON,
+    hosts: settings.ALLOWED_HOSTS,
     logger,
     isDatabaseUp: () => isAnswering(database),
     webFolder: fileURLToPath(new URL("../web/dist", import.meta.url)),
   });
   const server = app.listen(settings.PORT, settings.HOST, (error) => {
     if (error !== undefined) {
-      logger.fatal({ error }, `cannot listen on ${settings.HOST}:${settings.PORT}`);
+      logger.fatal({ err: error }, `cannot listen on ${settings.HOST}:${settings.PORT}`);
       process.exit(1);
     }
     const address = server.address();

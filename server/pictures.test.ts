@@ -90,7 +90,7 @@ describe("pictures of a find", () => {
     expect((await request(app).delete(`/api/finds/${findId}/pictures/${id}`)).status).to.equal(204);
     expect((await list()).some((one) => one.id === id)).to.equal(false);
     expect((await request(app).get(`/api/finds/${findId}/pictures/${id}`)).status).to.equal(404);
-    expect((await request(app).post(`/api/finds/${findId}/pictures/${id}/restore`)).status).to.equal(204);
+    expect((await request(app).post(`/api/finds/${findId}/pictures/${id}/restore`).send({})).status).to.equal(204);
     expect((await list()).some((one) => one.id === id)).to.equal(true);
   });
 
@@ -125,7 +125,7 @@ describe("pictures of a find", () => {
     await request(app).delete(`/api/finds/${findId}/pictures/${id}`);
     expect(await pictures.purge(new Date())).to.equal(0);
     expect(await pictures.purge(new Date(Date.now() + 31 * 86_400_000))).to.equal(1);
-    expect((await request(app).post(`/api/finds/${findId}/pictures/${id}/restore`)).status).to.equal(404);
+    expect((await request(app).post(`/api/finds/${findId}/pictures/${id}/restore`).send({})).status).to.equal(404);
   });
 
   it("of another owner are not there", async () => {

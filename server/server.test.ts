@@ -65,7 +65,7 @@ describe("the server", () => {
     expect((await api.get(`/api/finds/${find.id}/edits`)).body.edits).to.have.length(1);
     expect((await api.delete(`/api/finds/${find.id}`)).status).to.equal(204);
     expect((await api.get(`/api/finds/${find.id}`)).status).to.equal(404);
-    expect((await api.post(`/api/finds/${find.id}/restore`)).body.find.label).to.equal("pale one");
+    expect((await api.post(`/api/finds/${find.id}/restore`).send({})).body.find.label).to.equal("pale one");
   });
 
   it("answers a conflict with what is there", async () => {

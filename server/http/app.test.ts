@@ -48,6 +48,18 @@ describe("the API without a database", () => {
     ]);
   });
 
+  it("judges so many finds in one request and no more, and says how many", async () => {
+    const many = await request(app)
+      .post("/api/assess")
+      .send(Array.from({ length: 51 }, () => find));
+    expect(many.status).to.equal(413);
+    expect(many.body.detail).to.contain("at most 50");
+    const crowded = { ...find, bodies: Array.from({ length: 401 }, (_, index) => ({ id: `B${index}` })) };
+    const large = await request(app).post("/api/assess").send(crowded);
+    expect(large.status).to.be.oneOf([400, 413]);
+    expect(large.body.detail).to.contain("bodies");
+  });
+
   it("says that the database is down, and does not pretend that a find was read", async () => {
     expect((await request(app).get("/api/health")).status).to.equal(503);
     const { status, body } = await request(app).get("/api/finds/0192f3c0-7a1e-7c64-9d53-0f6f5f2f9a10");

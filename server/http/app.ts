@@ -18,10 +18,14 @@ import { findRoutes } from "./finds.ts";
 import { findPacketRoutes, packetRoutes } from "./packets.ts";
 import { pictureRoutes } from "./pictures.ts";
 import { problemHandler, sendProblem, valueOr400 } from "./problem.ts";
+import { sameSiteOnly } from "./same-site.ts";
 import { settledRoutes } from "./settled.ts";
 import { surroundingsRoutes } from "./surroundings.ts";
 
 const BODY_LIMIT = "2mb";
+/** What is judged in one request: more would keep everybody else waiting. */
+const FINDS_A_REQUEST = 50;
+const BODIES_A_REQUEST = 400;
 const LONG_CACHE_SECONDS = 365 * 24 * 60 * 60;
 
 export interface AppParts {
@@ -36,6 +40,8 @@ export interface AppParts {
   /** The weather station, where there is one. */
   readonly station?: Station | undefined;
   readonly isDatabaseUp: () => Promise<boolean>;
+  /** Host names besides localhost that this server goes by. */
+  readonly hosts?: readonly string[];
   /** The folder of the built web application; left out where only the API is wanted. */
   readonly webFolder?: string;
 }
@@ -64,6 +70,7 @@ export function createApp(parts: AppParts): Express {
       },
     }),
   );
+  app.use(sameSiteOnly(parts.hosts ?? []));
   app.use(compression());
   app.use(express.json({ limit: BODY_LIMIT, type: ["application/json", "application/*+json"] }));
 
@@ -82,6 +89,11 @@ export function createApp(parts: AppParts): Express {
       return sendProblem(response, 415, "(root): send one find or an array of finds as application/json");
     const finds = valueOr400(parseFinds(request.body), response);
     if (finds === undefined) return;
+    if (finds.length > FINDS_A_REQUEST)
+      return sendProblem(response, 413, `(root): at most ${FINDS_A_REQUEST} finds in one request, not ${finds.length}`);
+    const bodies = finds.reduce((sum, { bodies: all }) => sum + all.length, 0);
+    if (bodies > BODIES_A_REQUEST)
+      return sendProblem(response, 413, `bodies: at most ${BODIES_A_REQUEST} in one request, not ${bodies}`);
     const answers = finds.map((find) => assess(find, knowledge));
     response.json(Array.isArray(request.body) ? answers : answers[0]);
   });

@@ -6,10 +6,12 @@ import { z } from "zod";
 
 const TITLES: Readonly<Record<number, string>> = {
   400: "The request is not well formed",
+  403: "Another site may not ask this",
   404: "There is no such thing here",
   409: "It was changed elsewhere in the meantime",
   413: "The request is too large",
   415: "The request has to be JSON",
+  421: "This server does not go by that name",
   500: "Something went wrong here",
   503: "The database does not answer",
 };

@@ -53,7 +53,8 @@ export const sendEdits = async (id: string, version: number, edits: readonly Edi
   replyOf(await ask(`/api/finds/${id}/edits`, "POST", { version, edits }));
 export const removeFind = async (id: string): Promise<boolean> =>
   (await ask(`/api/finds/${id}`, "DELETE"))?.ok === true;
-export const restoreFind = async (id: string): Promise<Reply> => replyOf(await ask(`/api/finds/${id}/restore`, "POST"));
+export const restoreFind = async (id: string): Promise<Reply> =>
+  replyOf(await ask(`/api/finds/${id}/restore`, "POST", {}));
 
 /** The log, or undefined where the server cannot be reached. */
 export async function listFinds(): Promise<Listed[] | undefined> {

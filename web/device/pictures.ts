@@ -98,7 +98,11 @@ async function deliverOne(picture: DevicePicture): Promise<void> {
   const reply = away
     ? await reach(addressOf(findId, id), { method: "DELETE" })
     : file === undefined
-      ? await reach(`${addressOf(findId, id)}/restore`, { method: "POST" })
+      ? await reach(`${addressOf(findId, id)}/restore`, {
+          method: "POST",
+          headers: { "content-type": "application/json" },
+          body: "{}",
+        })
       : await reach(`${addressOf(findId, id)}?${query}`, {
           method: "PUT",
           body: file,
