@@ -92,6 +92,25 @@ describe("decisions", () => {
     expect((await decideAll(GOOD, "basket", {}, id)).status).to.equal(400);
   });
 
+  it("sent several times at the same moment are one decision, and every sender hears of it", async () => {
+    const find = { ...GOOD, id: uuid() };
+    await request(app).put(`/api/finds/${find.id}`).send({ version: 0, find });
+    for (let round = 0; round < 3; round++) {
+      const id = uuid();
+      const replies = await Promise.all([1, 2, 3, 4].map(() => decideAll(find, "basket", {}, id)));
+      expect(replies.map((one) => one.status).every((status) => status === 200 || status === 201)).to.equal(true);
+      expect(new Set(replies.map((one) => one.body.id))).to.deep.equal(new Set([id]));
+      const packet = uuid();
+      const made = await Promise.all(
+        [1, 2, 3, 4].map(() => request(app).post(`/api/finds/${find.id}/packets`).send({ id: packet })),
+      );
+      expect(made.map((one) => one.status)).to.deep.equal([201, 201, 201, 201]);
+      expect(new Set(made.map((one) => one.body.token)).size).to.equal(1);
+    }
+    const { body } = await request(app).get(`/api/finds/${find.id}/decisions`);
+    expect(body.decisions).to.have.length(3);
+  });
+
   it("of a record that changed meanwhile are a conflict", async () => {
     const { status, body } = await decideAll(GOOD, "basket", { version: 7 });
     expect(status).to.equal(409);

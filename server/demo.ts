@@ -7,7 +7,7 @@ import type { FindStore } from "./store/finds.ts";
 
 const DEMO_FOLDER = fileURLToPath(new URL("../demo/finds", import.meta.url));
 
-/** Puts every demo find that is not there yet. @returns how many were new */
+/** Puts every demo find that was never put. @returns how many were new */
 export async function loadDemo(store: FindStore, owner: string, folder: string = DEMO_FOLDER): Promise<number> {
   let loaded = 0;
   for (const name of readdirSync(folder)
@@ -15,8 +15,7 @@ export async function loadDemo(store: FindStore, owner: string, folder: string =
     .sort()) {
     const parsed = parseFind(JSON.parse(readFileSync(join(folder, name), "utf8")));
     if (!parsed.ok) throw new Error(`${name}: ${JSON.stringify(parsed.faults)}`);
-    const written = await store.put(owner, parsed.value, 0);
-    if (written.kind === "stored" && written.isNew) loaded += 1;
+    if (await store.putOnce(owner, parsed.value)) loaded += 1;
   }
   return loaded;
 }

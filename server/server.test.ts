@@ -109,6 +109,30 @@ describe("the server", () => {
       expect((await request(server.address).get(`/api/finds/${id}`)).status).to.equal(404);
     });
 
+  it("refuses by its field what no database keeps, and what stands twice", async () => {
+    const api = request(server.address);
+    const find = { ...newFind(uuid(), AT), label: "pale one" };
+    const half = await api.put(`/api/finds/${find.id}`).send({ version: 0, find: { ...find, label: "cut \ud83c" } });
+    expect(half.status).to.equal(400);
+    expect(half.body.errors[0].path).to.equal("find.label");
+    const whole = await api.put(`/api/finds/${find.id}`).send({ version: 0, find: { ...find, label: "whole 🍄" } });
+    expect(whole.status).to.equal(201);
+    let deep: unknown = "bottom";
+    for (let index = 0; index < 3000; index++) deep = [deep];
+    const nested = await api.post(`/api/finds/${find.id}/edits`).send({ version: 1, edits: deep });
+    expect(nested.status).to.equal(400);
+    expect(nested.body.detail).to.contain("nested");
+    const late = { ...find, id: uuid(), foundAt: "9999-12-31T23:59:59-14:00" };
+    const beyond = await api.put(`/api/finds/${late.id}`).send({ version: 0, find: late });
+    expect(beyond.status).to.equal(400);
+    expect(beyond.body.errors[0].path).to.contain("foundAt");
+    const change = { kind: "set-find", field: "note", value: "twice" };
+    const edit = { id: uuid(), at: "2026-09-14T11:00:00Z", change };
+    const twice = await api.post(`/api/finds/${find.id}/edits`).send({ version: 1, edits: [edit, edit] });
+    expect(twice.status).to.equal(400);
+    expect(twice.body.errors[0].path).to.equal("edits[1].id");
+  });
+
   it("answers ids that are none, bodies that are no JSON or too large, and unknown addresses with problems", async () => {
     const api = request(server.address);
     const answers = await Promise.all([

@@ -24,11 +24,17 @@ const NOTE_LENGTH = 4000;
 const identifier = z
   .string()
   .regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/, "expected 1 to 64 letters, digits, dots, hyphens or underscores");
-const moment = z.iso.datetime({
-  offset: true,
-  local: true,
-  error: "expected a date and time such as 2026-09-14T10:20:00+02:00",
-});
+/** Years that a calendar of four figures holds in every zone. */
+const YEARS = { first: 1000, last: 9998 } as const;
+const moment = z.iso
+  .datetime({
+    offset: true,
+    local: true,
+    error: "expected a date and time such as 2026-09-14T10:20:00+02:00",
+  })
+  .refine((text) => Number(text.slice(0, 4)) >= YEARS.first && Number(text.slice(0, 4)) <= YEARS.last, {
+    error: `expected a year from ${YEARS.first} to ${YEARS.last}`,
+  });
 const positive = z.number().positive();
 const many = (words: readonly string[]) => z.array(z.enum(words)).min(1).max(words.length);
 const taxon = z.string().refine(isTaxonId, { error: (issue) => `${JSON.stringify(issue.input)} is no known sheet` });

@@ -4,6 +4,7 @@ import { bytesToHex } from "@noble/hashes/utils.js";
 import { canonicalJson } from "../find/canonical.ts";
 import { type Parsed, parseFind } from "../find/parse.ts";
 import type { Find } from "../find/schema.ts";
+import { cutText } from "../find/text.ts";
 
 /** What such a point may tell. */
 export interface ForeignPoint {
@@ -35,8 +36,8 @@ export function foreignFind(point: ForeignPoint): Parsed<Find> {
         format: "jittery-cap/find",
         version: 1,
         id: id !== undefined && IDENTIFIER.test(id) ? id : made,
-        label: name?.slice(0, LABEL_LENGTH),
-        note: note?.slice(0, NOTE_LENGTH),
+        label: name === undefined ? undefined : cutText(name, LABEL_LENGTH),
+        note: note === undefined ? undefined : cutText(note, NOTE_LENGTH),
         foundAt: known !== undefined && /T\d\d:\d\d/.test(known) ? known : undefined,
         ...(lat === undefined ? {} : { place }),
         bodies: [{ id: "A", lifted: "standing", age }],

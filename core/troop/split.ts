@@ -1,6 +1,7 @@
 /** Two kinds in one record: the second is given a find of its own. */
 import type { Change } from "../find/edits.ts";
 import { type Body, type Find, findSchema } from "../find/schema.ts";
+import { cutText } from "../find/text.ts";
 
 /** The new find, and the changes that take its bodies out of the old one. */
 export interface Split {
@@ -26,7 +27,7 @@ export function splitOff(find: Find, bodies: readonly string[], id: string): Spl
   const apart = findSchema.parse({
     ...shared,
     id,
-    label: `${find.label ?? "find"}, the other kind`.slice(0, LABEL_LENGTH),
+    label: cutText(`${find.label ?? "find"}, the other kind`, LABEL_LENGTH),
     site: { ...find.site, neighbours },
     bodies: going.map((body) => withoutLink(body, goes)),
   });

@@ -21,6 +21,7 @@ import { problemHandler, sendProblem, valueOr400 } from "./problem.ts";
 import { sameSiteOnly } from "./same-site.ts";
 import { settledRoutes } from "./settled.ts";
 import { surroundingsRoutes } from "./surroundings.ts";
+import { wholeJsonOnly } from "./whole-json.ts";
 
 const BODY_LIMIT = "2mb";
 /** What is judged in one request: more would keep everybody else waiting. */
@@ -73,6 +74,7 @@ export function createApp(parts: AppParts): Express {
   app.use(sameSiteOnly(parts.hosts ?? []));
   app.use(compression());
   app.use(express.json({ limit: BODY_LIMIT, type: ["application/json", "application/*+json"] }));
+  app.use(wholeJsonOnly);
 
   app.get("/api/health", async (_request, response) => {
     const up = await parts.isDatabaseUp();

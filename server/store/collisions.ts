@@ -18,6 +18,18 @@ export async function inTransaction<Outcome>(
   }
 }
 
+/** Stores a new row, or finds that the same request, sent at the same moment, has stored it already. */
+export async function createOnce<Row>(create: () => Promise<Row>, there: () => Promise<Row | null>): Promise<Row> {
+  try {
+    return await create();
+  } catch (error) {
+    if (!isCollision(error)) throw error;
+    const row = await there();
+    if (row === null) throw error;
+    return row;
+  }
+}
+
 function isCollision(error: unknown): boolean {
   return (
     error instanceof UniqueConstraintError ||

@@ -19,6 +19,7 @@ import {
   standingOf,
 } from "@jittery-cap/core";
 import { z } from "zod";
+import { createOnce } from "./collisions.ts";
 import type { FindStore, StoredFind } from "./finds.ts";
 import type { DecisionRow, Models } from "./models.ts";
 
@@ -53,6 +54,8 @@ const frozenSchema = z.object({
   endings: z.array(bodyEndingSchema),
 });
 
+const ID_TAKEN: Fault = { path: "id", message: "another decision has this id" };
+
 /** The decisions of all owners; every question names its owner. */
 export class DecisionStore {
   private readonly models: Models;
@@ -77,7 +80,7 @@ export class DecisionStore {
     if (there !== null)
       return there.ownerId === ownerId && there.findId === findId
         ? { kind: "decided", decision: this.kept(there, await this.current(ownerId, findId)), isNew: false }
-        : { kind: "refused", faults: [{ path: "id", message: "another decision has this id" }] };
+        : { kind: "refused", faults: [ID_TAKEN] };
     const stored = await this.finds.read(ownerId, findId);
     if (stored === undefined) return { kind: "missing" };
     if (stored.version !== version) return { kind: "conflict", current: stored };
@@ -87,8 +90,16 @@ export class DecisionStore {
     const missing = isFood ? await this.experienceMissing(ownerId, stored.find) : undefined;
     if (missing !== undefined) return { kind: "refused", faults: [missing] };
     const frozen: Decision = decided.value;
-    const row = await this.models.decisions.create({ id, ownerId, findId, version, frozen, decidedAt: new Date() });
-    return { kind: "decided", decision: this.kept(row, stored.find), isNew: true };
+    let isNew = true;
+    const row = await createOnce(
+      () => this.models.decisions.create({ id, ownerId, findId, version, frozen, decidedAt: new Date() }),
+      () => {
+        isNew = false;
+        return this.models.decisions.findByPk(id);
+      },
+    );
+    if (row.ownerId !== ownerId || row.findId !== findId) return { kind: "refused", faults: [ID_TAKEN] };
+    return { kind: "decided", decision: this.kept(row, stored.find), isNew };
   }
 
   private async current(ownerId: string, findId: string): Promise<Find | undefined> {

@@ -2,6 +2,7 @@ import { applyChange, type Change, type Edit, type Find, newFind } from "@jitter
 import { expect } from "chai";
 import { QueryTypes } from "sequelize";
 import { uuidv7 as uuid } from "uuidv7";
+import { seasonFinds } from "../../demo/season.ts";
 import { loadDemo } from "../demo.ts";
 import { type Scratch, scratchDatabase } from "../tests/scratch-database.ts";
 import { DAYS_UNTIL_PURGED, FindStore, type Written } from "./finds.ts";
@@ -37,6 +38,7 @@ describe("finds in MariaDB", () => {
       "2026-11-25-decisions",
       "2026-11-25-packets",
       "2026-11-25-settled",
+      "2026-11-26-demo-finds",
     ]);
   });
 
@@ -163,6 +165,22 @@ describe("finds in MariaDB", () => {
     const loaded = await loadDemo(store, LOCAL_PERSON);
     expect(loaded).to.be.at.least(6);
     expect(await loadDemo(store, LOCAL_PERSON)).to.equal(0);
+    // nor when one was deleted so long ago that it is gone for good
+    const [first] = seasonFinds();
+    await store.remove(LOCAL_PERSON, first?.id ?? "");
+    await store.purge(new Date(Date.now() + (DAYS_UNTIL_PURGED + 1) * 24 * 3600 * 1000));
+    expect(await loadDemo(store, LOCAL_PERSON)).to.equal(0);
+    expect(await store.read(LOCAL_PERSON, first?.id ?? "")).to.equal(undefined);
+  });
+
+  it("come to stand in tables that a migration cut off half way had begun", async () => {
+    const other = await scratchDatabase();
+    await migrate(other.database);
+    for (const { name } of await migrationsOf(other.database).executed())
+      await other.database.query("DELETE FROM migrations WHERE name = ?", { replacements: [name] });
+    expect(await migrate(other.database)).to.have.length.above(4);
+    expect(await migrate(other.database)).to.deep.equal([]);
+    await other.drop();
   });
 
   it("can be taken back to no tables at all by the migrations", async () => {

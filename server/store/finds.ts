@@ -96,6 +96,9 @@ export class FindStore {
    * that are already stored are passed over, so a batch may be sent again with more behind it.
    */
   async edit(ownerId: string, id: string, known: number, edits: readonly Edit[]): Promise<Written> {
+    const twice = edits.findIndex((one, index) => edits.findIndex((other) => other.id === one.id) < index);
+    if (twice >= 0)
+      return { kind: "refused", faults: [{ path: `edits[${twice}].id`, message: "stands twice in this batch" }] };
     return inTransaction(this.database, async (transaction): Promise<Written> => {
       const row = await this.locked(id, transaction);
       if (row === null || row.ownerId !== ownerId || row.deletedAt !== null) return { kind: "missing" };
@@ -139,6 +142,18 @@ export class FindStore {
       await row.update({ record: canonicalFind(find), version, foundAt: foundAt(find) }, { transaction });
       return { kind: "stored", stored: storedOf(row), isNew: false };
     });
+  }
+
+  /**
+   * Puts a find that ships as a demo, once: whatever a person has made of it since, it is not put again.
+   * @returns whether it was put
+   */
+  async putOnce(ownerId: string, find: Find): Promise<boolean> {
+    const key = { ownerId, findId: find.id };
+    if ((await this.models.demoFinds.findOne({ where: key })) !== null) return false;
+    const written = await this.put(ownerId, find, 0);
+    await this.models.demoFinds.findOrCreate({ where: key, defaults: key });
+    return written.kind === "stored" && written.isNew;
   }
 
   /** The edits of a find, oldest first. */

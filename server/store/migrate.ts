@@ -6,6 +6,7 @@ import * as firstTables from "./migrations/2026-11-25-first-tables.ts";
 import * as packets from "./migrations/2026-11-25-packets.ts";
 import * as pictures from "./migrations/2026-11-25-pictures.ts";
 import * as settled from "./migrations/2026-11-25-settled.ts";
+import * as demoFinds from "./migrations/2026-11-26-demo-finds.ts";
 
 /** One step forward and, where nothing would be lost, back. */
 export interface Migration {
@@ -19,6 +20,7 @@ const MIGRATIONS: readonly (readonly [string, Migration])[] = [
   ["2026-11-25-decisions", decisions],
   ["2026-11-25-packets", packets],
   ["2026-11-25-settled", settled],
+  ["2026-11-26-demo-finds", demoFinds],
 ];
 
 /** The migrations of a database. */

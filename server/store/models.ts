@@ -80,6 +80,11 @@ export interface SettledRow extends Model<InferAttributes<SettledRow>, InferCrea
   changedAt: Date;
 }
 
+export interface DemoFindRow extends Model<InferAttributes<DemoFindRow>, InferCreationAttributes<DemoFindRow>> {
+  ownerId: string;
+  findId: string;
+}
+
 export interface Models {
   readonly finds: ModelStatic<FindRow>;
   readonly edits: ModelStatic<EditRow>;
@@ -88,6 +93,7 @@ export interface Models {
   readonly packets: ModelStatic<PacketRow>;
   readonly witnesses: ModelStatic<WitnessRow>;
   readonly settled: ModelStatic<SettledRow>;
+  readonly demoFinds: ModelStatic<DemoFindRow>;
 }
 
 // Sequelize writes the column's name into the attribute it is given, so every column gets one of its own
@@ -179,6 +185,11 @@ export function defineModels(database: Sequelize): Models {
         heardAt: DataTypes.DATE(3),
       },
       { tableName: "witnesses", timestamps: false },
+    ),
+    demoFinds: database.define<DemoFindRow>(
+      "demoFind",
+      { ownerId: { ...id(), primaryKey: true }, findId: { ...id(), primaryKey: true } },
+      { tableName: "demo_finds", timestamps: false },
     ),
     settled: database.define<SettledRow>(
       "settled",

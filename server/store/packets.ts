@@ -13,6 +13,7 @@ import {
   witnessLookSchema,
 } from "@jittery-cap/core";
 import { z } from "zod";
+import { createOnce } from "./collisions.ts";
 import type { FindStore } from "./finds.ts";
 import type { Models, PacketRow, WitnessRow } from "./models.ts";
 
@@ -59,7 +60,11 @@ export class PacketStore {
     if (stored === undefined) return undefined;
     const token = randomBytes(16).toString("hex");
     const record = packetOf(stored.find);
-    return keptOf(await this.models.packets.create({ id, ownerId, findId, token, record, madeAt: new Date() }));
+    const row = await createOnce(
+      () => this.models.packets.create({ id, ownerId, findId, token, record, madeAt: new Date() }),
+      () => this.models.packets.findByPk(id),
+    );
+    return row.ownerId === ownerId && row.findId === findId ? keptOf(row) : undefined;
   }
 
   /** The packet behind a token, with its find's id for its pictures. */

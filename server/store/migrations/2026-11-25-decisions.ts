@@ -1,5 +1,6 @@
 /** Decisions, frozen as they were made; and what a person has settled for themselves. */
 import { DataTypes, type QueryInterface } from "sequelize";
+import { ensureIndex } from "./repeatable.ts";
 
 const id = () => ({ type: DataTypes.CHAR(36), allowNull: false });
 const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
@@ -14,7 +15,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     frozen: json(),
     decided_at: moment(),
   });
-  await queries.addIndex("decisions", ["find_id", "decided_at"]);
+  await ensureIndex(queries, "decisions", ["find_id", "decided_at"]);
 }
 
 export async function down(queries: QueryInterface): Promise<void> {

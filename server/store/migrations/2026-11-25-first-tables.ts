@@ -1,6 +1,7 @@
 /** People, finds and the edits that made them. Every row has an owner from the first day. */
 import { DataTypes, type QueryInterface } from "sequelize";
 import { LOCAL_PERSON } from "../local-person.ts";
+import { ensureIndex } from "./repeatable.ts";
 
 const id = { type: DataTypes.CHAR(36), allowNull: false };
 const owner = { ...id, references: { model: "people", key: "id" } };
@@ -12,7 +13,9 @@ export async function up(queries: QueryInterface): Promise<void> {
     name: { type: DataTypes.STRING(200), allowNull: false },
     created_at: moment,
   });
-  await queries.bulkInsert("people", [{ id: LOCAL_PERSON, name: "this person", created_at: new Date() }]);
+  await queries.bulkInsert("people", [{ id: LOCAL_PERSON, name: "this person", created_at: new Date() }], {
+    ignoreDuplicates: true,
+  } as object);
   await queries.createTable("finds", {
     id: { ...id, primaryKey: true },
     owner_id: owner,
@@ -23,7 +26,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     updated_at: moment,
     deleted_at: { type: DataTypes.DATE(3), allowNull: true },
   });
-  await queries.addIndex("finds", ["owner_id", "deleted_at", "found_at"]);
+  await ensureIndex(queries, "finds", ["owner_id", "deleted_at", "found_at"]);
   await queries.createTable("edits", {
     id: { ...id, primaryKey: true },
     owner_id: owner,
@@ -37,7 +40,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     inverse: { type: DataTypes.JSON, allowNull: false },
     received_at: moment,
   });
-  await queries.addIndex("edits", ["find_id", "version"], { unique: true });
+  await ensureIndex(queries, "edits", ["find_id", "version"], { unique: true });
 }
 
 export async function down(queries: QueryInterface): Promise<void> {

@@ -1,5 +1,6 @@
 /** Packets for a second pair of eyes, and what other people and books said. */
 import { DataTypes, type QueryInterface } from "sequelize";
+import { ensureIndex } from "./repeatable.ts";
 
 const id = () => ({ type: DataTypes.CHAR(36), allowNull: false });
 const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
@@ -26,7 +27,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     looks: json(),
     heard_at: moment(),
   });
-  await queries.addIndex("witnesses", ["find_id", "heard_at"]);
+  await ensureIndex(queries, "witnesses", ["find_id", "heard_at"]);
 }
 
 export async function down(queries: QueryInterface): Promise<void> {

@@ -1,5 +1,6 @@
 /** Pictures of finds: a memory, kept with the find, owned like it. */
 import { DataTypes, type QueryInterface } from "sequelize";
+import { ensureIndex } from "./repeatable.ts";
 
 const id = () => ({ type: DataTypes.CHAR(36), allowNull: false });
 const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
@@ -18,7 +19,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     received_at: moment(),
     deleted_at: { type: DataTypes.DATE(3), allowNull: true },
   });
-  await queries.addIndex("pictures", ["find_id", "deleted_at", "received_at"]);
+  await ensureIndex(queries, "pictures", ["find_id", "deleted_at", "received_at"]);
 }
 
 export async function down(queries: QueryInterface): Promise<void> {
