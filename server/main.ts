@@ -35,6 +35,7 @@ async function main(): Promise<void> {
   if (settings.LOAD_DEMO === "yes") logger.info({ finds: await loadDemo(store, LOCAL_PERSON) }, "demo data loaded");
 
   const simulated = settings.WEATHER_STATION_URL === undefined ? await startWeatherStation() : undefined;
+  let stopping = false;
   const app = createApp({
     store,
     pictures,
@@ -47,6 +48,7 @@ async function main(): Promise<void> {
     hosts: settings.ALLOWED_HOSTS,
     logger,
     isDatabaseUp: () => isAnswering(database),
+    isStopping: () => stopping,
     webFolder: fileURLToPath(new URL("../web/dist", import.meta.url)),
   });
   const server = app.listen(settings.PORT, settings.HOST, (error) => {
@@ -60,6 +62,7 @@ async function main(): Promise<void> {
   });
 
   const stop = (signal: string) => {
+    stopping = true;
     logger.info({ signal }, "stopping");
     setTimeout(() => process.exit(1), STOP_WITHIN_MS).unref();
     simulated?.close();

@@ -62,8 +62,11 @@ const NUMBERS: ReadonlySet<string> = new Set([
 ]);
 const SEVERAL = " | ";
 
-/** Text that a spreadsheet would take for a formula is led by an apostrophe, and so is text that begins with one. */
-const guarded = (text: string): string => (/^[=+\-@\t\r']/.test(text) ? `'${text}` : text);
+/**
+ * Text that a spreadsheet would take for a formula is led by an apostrophe, and so is text that begins with one. Some
+ * pass over white space before they look.
+ */
+export const guarded = (text: string): string => (/^\s*[=+\-@']|^[\t\r]/.test(text) ? `'${text}` : text);
 const unguarded = (text: string): string => (text.startsWith("'") ? text.slice(1) : text);
 
 const cell = (value: unknown): string => {

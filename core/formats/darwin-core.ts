@@ -5,6 +5,7 @@ import { canonicalJson } from "../find/canonical.ts";
 import { type Fault, type Parsed, parseFind } from "../find/parse.ts";
 import type { Find } from "../find/schema.ts";
 import { CHARACTER_WORDS, stateWords } from "../find/words.ts";
+import { guarded } from "./csv.ts";
 import { foreignFind } from "./foreign-find.ts";
 
 const TERMS = "http://rs.tdwg.org/dwc/terms/";
@@ -66,7 +67,7 @@ export function darwinCoreOf(finds: readonly Find[]): { content: Uint8Array; los
         find.note ?? "",
         // the record itself, so that nothing is lost on the way back; what is shared stands with the first body
         canonicalJson({ body, ...(index === 0 ? { find: shared } : {}) }),
-      ];
+      ].map((value) => (typeof value === "string" ? guarded(value) : value));
     }),
   );
   const table = papaparse.unparse({ fields: ["occurrenceID", ...COLUMNS], data: rows }, { newline: "\n" });

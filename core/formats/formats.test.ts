@@ -110,6 +110,22 @@ describe("finds in other formats", () => {
     expect(rows[0]?.lon).to.equal("-24.11825");
   });
 
+  it("no table starts a formula, whatever it is led by, and every name comes back to the letter", () => {
+    for (const label of ["=2+3", "@SUM(1)", "  =cmd|' /C calc'!A0", "\n=1", "\t-1", "+1", "'quoted", "-"]) {
+      const find = findOf([bodyOf({ ring: "skirt" })], { label, note: label });
+      const table = parse(new TextDecoder().decode(written("csv", [find])), { columns: true }) as Record<
+        string,
+        string
+      >[];
+      const archive = new AdmZip(Buffer.from(written("darwin-core", [find])));
+      const occurrences = parse(archive.readAsText("occurrence.csv"), { columns: true });
+      for (const row of [...table, ...(occurrences as Record<string, string>[])])
+        for (const value of Object.values(row)) expect(value, JSON.stringify(label)).not.to.match(/^\s*[=+@-]\D|^\s*=/);
+      expect(back("csv", [find])[0]?.label, JSON.stringify(label)).to.equal(label);
+      expect(back("darwin-core", [find])[0]?.label, JSON.stringify(label)).to.equal(label);
+    }
+  });
+
   it("points are sound GeoJSON by an independent validator (RFC 7946), longitude first", () => {
     const text = new TextDecoder().decode(written("geojson", [FULL, findOf([bodyOf({})])]));
     const checked = check(text);

@@ -3,7 +3,7 @@ import { readKnowledge } from "@jittery-cap/shelf";
 import { expect } from "chai";
 import { pino } from "pino";
 import request from "supertest";
-import { openDatabase } from "../store/database.ts";
+import { isAnswering, openDatabase } from "../store/database.ts";
 import { DecisionStore } from "../store/decisions.ts";
 import { FindStore } from "../store/finds.ts";
 import { defineModels } from "../store/models.ts";
@@ -63,7 +63,7 @@ describe("the API without a database", () => {
   it("says that the database is down, and does not pretend that a find was read", async () => {
     expect((await request(app).get("/api/health")).status).to.equal(503);
     const { status, body } = await request(app).get("/api/finds/0192f3c0-7a1e-7c64-9d53-0f6f5f2f9a10");
-    expect(status).to.equal(500);
+    expect(status).to.equal(503);
     expect(JSON.stringify(body)).not.to.match(/mariadb|ECONNREFUSED|stack/i);
   });
 
@@ -74,11 +74,31 @@ describe("the API without a database", () => {
       logger: pino({ level: "error" }, { write: (line: string) => lines.push(line) }),
     });
     await request(logged).get("/api/finds/0192f3c0-7a1e-7c64-9d53-0f6f5f2f9a10");
-    const entry = JSON.parse(lines.find((line) => line.includes("request failed")) ?? "{}");
+    const entry = JSON.parse(lines.find((line) => line.includes("does not answer")) ?? "{}");
     expect(entry.err.message).to.match(/connect|ECONNREFUSED/i);
     expect(entry.err.stack).to.contain(".ts");
     expect(entry.req.id).not.to.equal(undefined);
     expect(entry.req.url).to.contain("/api/finds/");
+  });
+
+  it("says that a database which was stopped in its tracks is down, and does not wait for it", async () => {
+    const frozen = { query: () => new Promise<never>(() => undefined) };
+    const begun = performance.now();
+    expect(await isAnswering(frozen)).to.equal(false);
+    expect(performance.now() - begun).to.be.below(10_000);
+    expect(await isAnswering({ query: () => Promise.reject(new Error("gone")) })).to.equal(false);
+  });
+
+  it("goes on answering while it stops, and asks every client to come anew", async () => {
+    let stopping = false;
+    const draining = createApp({ ...parts, isStopping: () => stopping });
+    expect(
+      (await request(draining).get("/api/health").set("connection", "keep-alive")).headers.connection,
+    ).not.to.equal("close");
+    stopping = true;
+    const { status, headers } = await request(draining).get("/api/health").set("connection", "keep-alive");
+    expect(status).to.equal(503);
+    expect(headers.connection).to.equal("close");
   });
 
   it("lets no other page frame it and no foreign script run", async () => {

@@ -41,6 +41,8 @@ export interface AppParts {
   /** The weather station, where there is one. */
   readonly station?: Station | undefined;
   readonly isDatabaseUp: () => Promise<boolean>;
+  /** Whether the server is being stopped: connections are kept no longer than their request. */
+  readonly isStopping?: () => boolean;
   /** Host names besides localhost that this server goes by. */
   readonly hosts?: readonly string[];
   /** The folder of the built web application; left out where only the API is wanted. */
@@ -71,6 +73,10 @@ export function createApp(parts: AppParts): Express {
       },
     }),
   );
+  app.use((_request, response, next) => {
+    if (parts.isStopping?.() === true) response.set("connection", "close");
+    next();
+  });
   app.use(sameSiteOnly(parts.hosts ?? []));
   app.use(compression());
   app.use(express.json({ limit: BODY_LIMIT, type: ["application/json", "application/*+json"] }));

@@ -2,6 +2,7 @@
 import { type Fault, faultsOf, type Parsed } from "@jittery-cap/core";
 import type { NextFunction, Request, Response } from "express";
 import type { Logger } from "pino";
+import { ConnectionError } from "sequelize";
 import { z } from "zod";
 
 const TITLES: Readonly<Record<number, string>> = {
@@ -72,6 +73,11 @@ export function problemHandler(logger: Logger) {
         known.data.status,
         notJson ? `(root): is not JSON: ${known.data.message}` : known.data.message,
       );
+      return;
+    }
+    if (error instanceof ConnectionError) {
+      (request.log ?? logger).error({ err: error }, "the database does not answer");
+      sendProblem(response, 503, "The database does not answer. Nothing was stored; try again.");
       return;
     }
     // the request's own logger writes its id along; `err` is the name under which message and stack are written

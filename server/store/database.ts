@@ -14,12 +14,20 @@ export function openDatabase(url: string): Sequelize {
   });
 }
 
-/** Whether the database answers. */
-export async function isAnswering(database: Sequelize): Promise<boolean> {
-  try {
-    await database.query("SELECT 1", { type: QueryTypes.SELECT });
-    return true;
-  } catch {
-    return false;
-  }
+/** A database that has not answered for so long is down, ms: one that was stopped in its tracks never answers at all. */
+const ANSWERS_WITHIN_MS = 2000;
+
+/** Whether the database answers, and soon. */
+export async function isAnswering(database: Pick<Sequelize, "query">): Promise<boolean> {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<false>((resolve) => {
+    timer = setTimeout(() => resolve(false), ANSWERS_WITHIN_MS);
+  });
+  const asked = database.query("SELECT 1", { type: QueryTypes.SELECT }).then(
+    () => true,
+    () => false,
+  );
+  const answers = await Promise.race([asked, late]);
+  clearTimeout(timer);
+  return answers;
 }

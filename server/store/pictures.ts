@@ -16,6 +16,9 @@ const DAY_MS = 24 * 60 * 60 * 1000;
 /** A file that unpacks to more is refused before it is unpacked, px. */
 const MOST_PIXELS = 60_000_000;
 
+/** What cameras and browsers write. */
+const FORMATS: ReadonlySet<string | undefined> = new Set(["jpeg", "png", "webp", "heif", "tiff"]);
+
 /** What is known of a picture besides its content. */
 export interface PictureNote {
   readonly id: string;
@@ -39,7 +42,11 @@ export async function preparePicture(
   sent: Buffer,
 ): Promise<{ content: Buffer; width: number; height: number } | undefined> {
   try {
-    const { data, info } = await sharp(sent, { limitInputPixels: MOST_PIXELS, failOn: "error" })
+    const picture = sharp(sent, { limitInputPixels: MOST_PIXELS, failOn: "error" });
+    // what no camera makes is not taken: a drawing of a few hundred bytes can cost half a minute
+    const { format } = await picture.metadata();
+    if (!FORMATS.has(format)) return undefined;
+    const { data, info } = await picture
       .rotate()
       .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: "inside", withoutEnlargement: true })
       .jpeg({ quality: QUALITY, mozjpeg: true })
