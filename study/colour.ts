@@ -134,6 +134,8 @@ chart.setOption({
   series,
 });
 writeFileSync("docs/colour.svg", `${chart.renderToSVGString()}\n`);
+// else its clock keeps the program from ending
+chart.dispose();
 process.stdout.write(
   `readable: right ${share(rightIn(readable), sum(readable, "all"))}, surely wrong ${sum(readable, "wrongSure")}; as they lie: right ${share(rightIn(lying), sum(lying, "all"))}, surely wrong ${sum(lying, "wrongSure")}, hard ${sum(hardLying, "wrongSure")}; hard: surely wrong ${sum(hard, "wrongSure")}\n`,
 );

@@ -1,6 +1,7 @@
 import "fake-indexeddb/auto";
-import type { Change } from "@jittery-cap/core";
+import { type Change, newFind } from "@jittery-cap/core";
 import { expect } from "chai";
+import { uuidv7 } from "uuidv7";
 import { device, waitingFor } from "../device/device.ts";
 import { useFind } from "./find-state.ts";
 
@@ -59,6 +60,37 @@ describe("the open find", () => {
     expect(state().refusal).to.be.a("string").and.to.contain("Q");
     expect(state().find).to.equal(before);
     expect(state().done).to.deep.equal([]);
+  });
+
+  it("is the one that was asked for last: one that comes late never takes its place, and no touch lands on it", async () => {
+    const [slow, quick] = [newFind(uuidv7(), "2026-09-14T10:00:00Z"), newFind(uuidv7(), "2026-09-14T11:00:00Z")];
+    const { fetch } = globalThis;
+    let letGo: (() => void) | undefined;
+    const held = new Promise<void>((resolve) => {
+      letGo = resolve;
+    });
+    globalThis.fetch = async (path) => {
+      const find = String(path).includes(slow.id) ? slow : quick;
+      if (find === slow) await held;
+      return Response.json({ find, version: 1, updatedAt: "2026-09-14T12:00:00Z" });
+    };
+    const first = state().open(slow.id);
+    await state().open(quick.id);
+    expect(state().find?.id).to.equal(quick.id);
+    letGo?.();
+    await first;
+    expect(state().find?.id).to.equal(quick.id);
+    state().change(age("A", "old"));
+    expect(state().find?.id).to.equal(quick.id);
+    // nor does a find begun meanwhile give way to one that was asked for before it
+    const late = newFind(uuidv7(), "2026-09-14T09:00:00Z");
+    globalThis.fetch = () =>
+      Promise.resolve(Response.json({ find: late, version: 1, updatedAt: "2026-09-14T12:00:00Z" }));
+    const asked = state().open(late.id);
+    const begun = await state().start();
+    await asked;
+    expect(state().find?.id).to.equal(begun);
+    globalThis.fetch = fetch;
   });
 
   it("says so when this device cannot keep a touch", async () => {

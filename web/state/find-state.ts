@@ -85,7 +85,11 @@ export const useFind = create<FindState>()((set, get) => {
     );
   };
 
+  /** The find that was asked for last: one that comes late is not shown, and no touch lands on it. */
+  let wanted: string | undefined;
+
   const show = (find: Find, { done, undone } = NO_STEPS) => {
+    wanted = find.id;
     set({
       find,
       status: "open",
@@ -176,12 +180,14 @@ export const useFind = create<FindState>()((set, get) => {
     },
 
     open: async (id) => {
+      wanted = id;
       if (get().find?.id === id) return;
       set({ status: "loading", find: undefined, answer: undefined, delivery: undefined, savedAt: undefined });
       await touchesKept();
       const kept = await device.finds.get(id);
       const waiting = await waitingFor(id);
       const steps = await device.steps.get(id);
+      if (wanted !== id) return;
       // what waits on this device is the person's latest; the server's copy is taken only where nothing waits
       if (kept !== undefined && (waiting.length > 0 || kept.version === 0)) {
         show(kept.find, steps);
@@ -189,9 +195,11 @@ export const useFind = create<FindState>()((set, get) => {
         return;
       }
       const reply = await readFind(id);
+      if (wanted !== id) return;
       if (reply.kind === "stored") {
         const { find, version } = reply.stored;
         await device.finds.put({ id, find, base: find, version });
+        if (wanted !== id) return;
         // what was done here can be undone only as long as nobody else has changed the record since
         show(find, kept?.version === version ? steps : undefined);
         set({ delivery: { findId: id, waiting: 0, state: "saved" } });
@@ -204,7 +212,9 @@ export const useFind = create<FindState>()((set, get) => {
 
     start: async () => {
       const rules = ownRules();
-      const find: Find = { ...newFind(uuidv7(), new Date().toISOString()), ...(rules === undefined ? {} : { rules }) };
+      const id = uuidv7();
+      wanted = id;
+      const find: Find = { ...newFind(id, new Date().toISOString()), ...(rules === undefined ? {} : { rules }) };
       await keepNewFind(find);
       showUnsent(find);
       return find.id;
