@@ -7,8 +7,10 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { App } from "./app.tsx";
+import { reportUncaught } from "./device/report-error.ts";
 import { theme } from "./theme/theme.ts";
 
+reportUncaught();
 const root = document.getElementById("root");
 if (root === null) throw new Error("the page has no root");
 createRoot(root).render(

@@ -81,6 +81,32 @@ describe("the API without a database", () => {
     expect(entry.req.url).to.contain("/api/finds/");
   });
 
+  it("writes into its log what failed in a browser, and takes no novel for it", async () => {
+    const lines: string[] = [];
+    const logged = createApp({
+      ...parts,
+      logger: pino({ level: "warn" }, { write: (line: string) => lines.push(line) }),
+    });
+    const report = {
+      where: "delivery",
+      message: "TypeError: version is not a number",
+      stack: "at deliver (outbox.ts:90)",
+    };
+    expect((await request(logged).post("/api/browser-errors").send(report)).status).to.equal(204);
+    const entry = JSON.parse(lines.find((line) => line.includes("a browser reported")) ?? "{}");
+    expect(entry.browser).to.deep.equal(report);
+    const novel = await request(logged)
+      .post("/api/browser-errors")
+      .send({ ...report, message: "x".repeat(501) });
+    expect(novel.status).to.equal(400);
+    expect(novel.body.errors[0].path).to.equal("message");
+    const noise = await Promise.all(
+      Array.from({ length: 80 }, () => request(logged).post("/api/browser-errors").send(report)),
+    );
+    expect(noise.at(-1)?.status).to.equal(429);
+    expect(lines.filter((line) => line.includes("a browser reported")).length).to.be.below(70);
+  });
+
   it("says that a database which was stopped in its tracks is down, and does not wait for it", async () => {
     const frozen = { query: () => new Promise<never>(() => undefined) };
     const begun = performance.now();

@@ -13,6 +13,7 @@ import type { PacketStore } from "../store/packets.ts";
 import type { PictureStore } from "../store/pictures.ts";
 import type { SettledStore } from "../store/settled.ts";
 import type { Station } from "../weather/station.ts";
+import { browserErrorRoutes } from "./browser-errors.ts";
 import { findDecisionRoutes, latestDecisionRoutes } from "./decisions.ts";
 import { findRoutes } from "./finds.ts";
 import { findPacketRoutes, packetRoutes } from "./packets.ts";
@@ -106,6 +107,7 @@ export function createApp(parts: AppParts): Express {
     response.json(Array.isArray(request.body) ? answers : answers[0]);
   });
 
+  app.use("/api/browser-errors", browserErrorRoutes(logger));
   app.use("/api", surroundingsRoutes(parts.station));
   const forPackets = { packets: parts.packets, pictures: parts.pictures, finds: store, knowledge, owner };
   app.use("/api/settled", settledRoutes({ settled: parts.settled, owner }));

@@ -13,6 +13,7 @@ const TITLES: Readonly<Record<number, string>> = {
   413: "The request is too large",
   415: "The request has to be JSON",
   421: "This server does not go by that name",
+  429: "Too many of these",
   500: "Something went wrong here",
   503: "The database does not answer",
 };

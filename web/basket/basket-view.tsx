@@ -46,6 +46,7 @@ export function BasketView() {
     decisions === undefined || decisions === "unreachable"
       ? []
       : basketOf(decisions.map((one) => ({ ...one, current: one.current })));
+  const isKnown = decisions !== undefined && decisions !== "unreachable";
   const food = carried.filter((one) => one.compartment !== "apart-from-food");
   return (
     <SplitCard
@@ -98,12 +99,16 @@ export function BasketView() {
       dark={
         <Box sx={{ p: { xs: 2.5, md: 3.25 }, pt: { md: 9 }, overflowY: "auto" }}>
           <Typography variant="h1" component="p">
-            {food.length} {food.length === 1 ? "body" : "bodies"}
+            {isKnown ? `${food.length} ${food.length === 1 ? "body" : "bodies"}` : "Not known"}
           </Typography>
           <Typography sx={{ color: tone.onDarkSoft, pt: 1, pb: 2 }}>
             In paper or mesh; never in plastic for longer than the walk. Kinds apart. In the cold at home, a few days.
           </Typography>
-          <Limits carried={carried} limits={limits} onSet={(next) => void settle({ limits: [...next] })} />
+          <Limits
+            carried={isKnown ? carried : undefined}
+            limits={limits}
+            onSet={(next) => void settle({ limits: [...next] })}
+          />
           {unsent && (
             <Box sx={{ color: tone.onDarkSoft, pt: 1 }}>Kept on this device; the server has not heard of it yet.</Box>
           )}

@@ -9,12 +9,14 @@ import { PlainSelect } from "../card/plain-select.tsx";
 import { TOUCH, tone } from "../theme/tokens.ts";
 
 interface LimitsProps {
-  readonly carried: readonly Carried[];
+  /** Undefined where what is carried is not known: then nothing is counted. */
+  readonly carried: readonly Carried[] | undefined;
   readonly limits: readonly Limit[];
   readonly onSet: (limits: readonly Limit[]) => void;
 }
 
-export function Limits({ carried, limits, onSet }: LimitsProps) {
+export function Limits({ carried: known, limits, onSet }: LimitsProps) {
+  const carried = known ?? [];
   const [text, setText] = useState("");
   const [kind, setKind] = useState("all");
   const [place, setPlace] = useState("");
@@ -54,9 +56,11 @@ export function Limits({ carried, limits, onSet }: LimitsProps) {
             {state.limit.kind === "all" ? "together" : state.limit.kind.replaceAll("-", " ")}
           </Box>
           <Box sx={{ flex: 1, color: state.over ? tone.salmon : tone.onDark, fontWeight: state.over ? 750 : 450 }}>
-            {state.limit.grams === undefined
-              ? `${state.pieces} of ${state.limit.pieces} pieces`
-              : `${state.grams} of ${state.limit.grams} g${state.unweighed > 0 ? `, ${state.unweighed} not weighed` : ""}`}
+            {known === undefined
+              ? "not known"
+              : state.limit.grams === undefined
+                ? `${state.pieces} of ${state.limit.pieces} pieces`
+                : `${state.grams} of ${state.limit.grams} g${state.unweighed > 0 ? `, ${state.unweighed} not weighed` : ""}`}
             {state.over ? ": over it" : ""}
           </Box>
           <ButtonBase

@@ -33,6 +33,7 @@ export function DarkHalf({ answer, state, lastMove, onPick }: DarkHalfProps) {
   const verdict = shownVerdict(answer, state);
   const { drawn, near, far, nearCount, farCount } = dangerGroups(answer?.dangers ?? []);
   const within = answer?.dangers.filter((danger) => danger.mistakes < NEAR).length ?? 0;
+  const known = state === "failed" ? undefined : answer?.dangers.length;
   return (
     <>
       <Box
@@ -47,7 +48,13 @@ export function DarkHalf({ answer, state, lastMove, onPick }: DarkHalfProps) {
         }}
       >
         <span>
-          {answer?.dangers.length ?? 0} dangers · <b style={{ color: tone.onDark }}>{within} within one mistake</b>
+          {known === undefined ? (
+            "how far the dangers are is not known yet"
+          ) : (
+            <>
+              {known} dangers · <b style={{ color: tone.onDark }}>{within} within one mistake</b>
+            </>
+          )}
         </span>
       </Box>
       <Box
@@ -73,7 +80,7 @@ export function DarkHalf({ answer, state, lastMove, onPick }: DarkHalfProps) {
           {VERDICT_WORDS[verdict]}
         </Typography>
         <Box sx={{ display: { xs: "block", md: "none" }, color: tone.onDarkSoft, fontSize: "0.9375rem" }}>
-          {answer?.dangers.length ?? 0} dangers, {within} near
+          {known === undefined ? "distances not known yet" : `${known} dangers, ${within} near`}
         </Box>
       </Box>
       <Typography

@@ -47,7 +47,7 @@ export function DecideView() {
     };
   }, [find]);
   // an answer to another state of the record is no answer here
-  if (status !== "open" || find === undefined || answer === undefined || answerState !== "fresh")
+  if (status !== "open" || find?.id !== id || answer === undefined || answerState !== "fresh")
     return <StateOfView view="decide" status={status} />;
   return (
     <SplitCard

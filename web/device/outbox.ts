@@ -12,6 +12,7 @@ import {
   waitingFor,
 } from "./device.ts";
 import { deliverPictures } from "./pictures.ts";
+import { reportError } from "./report-error.ts";
 
 const AGAIN_AFTER_MS = 4000;
 /** A touch is on the device at once; it goes to the server when its answer has been drawn, with those that came behind it. */
@@ -21,8 +22,11 @@ const SEND_AFTER_MS = 150;
 export interface Delivery {
   readonly findId: string;
   readonly waiting: number;
-  /** sending: on its way; waiting: something waits for the server; unreachable: nothing waits, but the server is away. */
-  readonly state: "saved" | "sending" | "waiting" | "unreachable" | "conflict" | "refused";
+  /**
+   * sending: on its way; waiting: something waits for the server; unreachable: nothing waits, but the server is away;
+   * failed: this program could not do it, and waiting would not help.
+   */
+  readonly state: "saved" | "sending" | "waiting" | "unreachable" | "conflict" | "refused" | "failed";
   readonly current?: Stored;
   readonly text?: string;
 }
@@ -84,7 +88,11 @@ function deliverSoon(findId: string): void {
 export function deliver(findId: string): Promise<void> {
   const following = (busy.get(findId) ?? Promise.resolve())
     .then(() => deliverOnce(findId))
-    .catch(() => tell({ findId, waiting: 1, state: "waiting" }));
+    .catch((error: unknown) => {
+      // a server that is away is no error and comes as a reply: this is a fault of the program or of the device
+      reportError("delivery", error);
+      tell({ findId, waiting: 1, state: "failed" });
+    });
   busy.set(findId, following);
   return following;
 }

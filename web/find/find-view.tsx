@@ -48,7 +48,7 @@ export function FindView() {
   useEffect(() => void open(id), [id, open]);
   useKeys(onAction);
 
-  if (status !== "open" || find === undefined || body === undefined) return <StateOfView view="find" status={status} />;
+  if (status !== "open" || find?.id !== id || body === undefined) return <StateOfView view="find" status={status} />;
   const shown = {
     find,
     body,

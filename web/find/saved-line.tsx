@@ -31,6 +31,12 @@ export const SavedLine = memo(function SavedLine() {
         The server refused it: {delivery.text}. It stays on this device.
       </Box>
     );
+  if (delivery?.state === "failed")
+    return (
+      <Box role="alert" sx={{ color: tone.rust }}>
+        This program failed at sending it. It stays on this device; write it down.
+      </Box>
+    );
   if (delivery?.state === "sending") return <Box role="status">sending</Box>;
   if (delivery?.state === "waiting")
     return (

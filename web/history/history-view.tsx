@@ -31,7 +31,7 @@ export function HistoryView() {
       .then(() => waitingFor(id))
       .then((edits) => setWaiting(edits.map((one) => one.edit)));
   }, [id, find]);
-  if (status !== "open" || find === undefined) return <StateOfView view="find" status={status} />;
+  if (status !== "open" || find?.id !== id) return <StateOfView view="find" status={status} />;
   const known = heard === undefined || heard === "unreachable" ? [] : heard;
   const lines: Line[] = [
     ...known.map(({ edit, version }) => ({ edit, version })),

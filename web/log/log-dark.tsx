@@ -5,8 +5,11 @@ import { VERDICT_WORDS } from "../card/verdict-words.ts";
 import { tone } from "../theme/tokens.ts";
 
 interface LogDarkProps {
-  readonly lines: readonly { readonly verdict: "leave" | "hold" | "basket" | undefined }[];
+  /** Undefined while they are fetched: then nothing is counted. */
+  readonly lines: readonly { readonly verdict: "leave" | "hold" | "basket" | undefined }[] | undefined;
 }
+
+const COUNTED = ["hold", "leave", "basket", undefined] as const;
 
 export function LogDark({ lines }: LogDarkProps) {
   return (
@@ -26,7 +29,7 @@ export function LogDark({ lines }: LogDarkProps) {
         component="dl"
         sx={{
           display: "grid",
-          gridTemplateColumns: { xs: "repeat(6, auto)", md: "auto 1fr" },
+          gridTemplateColumns: { xs: "repeat(8, auto)", md: "auto 1fr" },
           columnGap: { xs: 1.5, md: 2.5 },
           rowGap: 1,
           m: 0,
@@ -34,25 +37,27 @@ export function LogDark({ lines }: LogDarkProps) {
           justifyContent: "start",
         }}
       >
-        {(["hold", "leave", "basket"] as const).map((verdict) => (
-          <Box key={verdict} sx={{ display: "contents" }}>
-            <Box
-              component="dt"
-              sx={{
-                fontSize: { xs: "1.5rem", md: "2.6rem" },
-                fontWeight: 800,
-                lineHeight: 1,
-                textAlign: "right",
-                gridColumn: { md: 1 },
-              }}
-            >
-              {lines.filter((line) => line.verdict === verdict).length}
+        {COUNTED.filter((verdict) => verdict !== undefined || lines?.some((line) => line.verdict === undefined)).map(
+          (verdict) => (
+            <Box key={verdict ?? "unknown"} sx={{ display: "contents" }}>
+              <Box
+                component="dt"
+                sx={{
+                  fontSize: { xs: "1.5rem", md: "2.6rem" },
+                  fontWeight: 800,
+                  lineHeight: 1,
+                  textAlign: "right",
+                  gridColumn: { md: 1 },
+                }}
+              >
+                {lines === undefined ? "?" : lines.filter((line) => line.verdict === verdict).length}
+              </Box>
+              <Box component="dd" sx={{ m: 0, color: tone.onDarkSoft, fontSize: { md: "1.125rem" } }}>
+                {verdict === undefined ? "not known yet" : VERDICT_WORDS[verdict].toLowerCase()}
+              </Box>
             </Box>
-            <Box component="dd" sx={{ m: 0, color: tone.onDarkSoft, fontSize: { md: "1.125rem" } }}>
-              {VERDICT_WORDS[verdict].toLowerCase()}
-            </Box>
-          </Box>
-        ))}
+          ),
+        )}
       </Box>
       <Typography sx={{ mt: "auto", pt: 2, color: tone.onDarkSoft, display: { xs: "none", md: "block" } }}>
         This counts how many separate mistakes away each danger is. It never says that anything may be eaten. Show what

@@ -167,7 +167,7 @@ export function LogView() {
           </Box>
         </>
       }
-      dark={<LogDark lines={lines ?? []} />}
+      dark={<LogDark lines={lines} />}
     />
   );
 }

@@ -12,7 +12,7 @@ import {
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link, useParams } from "react-router";
 import { DarkHalf } from "../card/dark-half.tsx";
 import { SplitCard } from "../card/split-card.tsx";
@@ -46,13 +46,18 @@ async function turnedBy(finds: readonly Find[], rules: Rules): Promise<readonly 
 export function RulesView() {
   const { id = "" } = useParams();
   const { status, find, answer, answerState, lastMove, open, change } = useFind();
-  const [finds, setFinds] = useState<readonly Find[]>([]);
-  const [turned, setTurned] = useState<readonly Turned[]>();
+  const [finds, setFinds] = useState<readonly Find[] | "unknown">("unknown");
+  const [turned, setTurned] = useState<readonly Turned[] | "unknown">();
+  // an older question's answer never takes the place of a newer one's
+  const asked = useRef(0);
   const [missing, setMissing] = useState<string>();
   const own = useSettled((state) => state.settled.rules);
   useEffect(() => void open(id), [id, open]);
-  useEffect(() => void listFinds().then((listed) => setFinds((listed ?? []).map((one) => one.find))), []);
-  if (status !== "open" || find === undefined) return <StateOfView view="decide" status={status} />;
+  useEffect(
+    () => void listFinds().then((listed) => setFinds(listed === undefined ? "unknown" : listed.map((one) => one.find))),
+    [],
+  );
+  if (status !== "open" || find?.id !== id) return <StateOfView view="decide" status={status} />;
   const rules: Rules = find.rules ?? {};
   const isOwn = canonicalJson(own) === canonicalJson(rules);
   const set = (next: Rules) => {
@@ -62,9 +67,13 @@ export function RulesView() {
       const plain = value === undefined || isDefault(rule, value) ? null : value;
       if ((find.rules?.[rule] ?? null) !== plain) change({ kind: "set-rule", field: rule, value: plain });
     }
+    if (finds === "unknown") return setTurned("unknown");
     // those already decided carry their own rules, frozen
     const undecided = finds.filter((one) => one.bodies.every((body) => body.ending === undefined));
-    turnedBy(undecided, next).then(setTurned, () => setTurned([]));
+    asked.current += 1;
+    const question = asked.current;
+    const told = (found: readonly Turned[] | "unknown") => void (asked.current === question && setTurned(found));
+    turnedBy(undecided, next).then(told, () => told("unknown"));
   };
   return (
     <SplitCard
@@ -108,7 +117,9 @@ export function RulesView() {
             )}
             {turned !== undefined && (
               <Box role="status" data-testid="turned" sx={{ mt: 1.5, pl: 1.5, borderLeft: `4px solid ${tone.ochre}` }}>
-                {turned.length === 0 ? (
+                {turned === "unknown" ? (
+                  "Whether other open finds change their answer is not known: the log or the answer could not be had."
+                ) : turned.length === 0 ? (
                   "By these rules no other open find changes its answer."
                 ) : (
                   <>
@@ -145,7 +156,8 @@ export function RulesView() {
                           state={String(school.value)}
                           chosen={chosen}
                           onChoose={() => {
-                            const why = experienceMissing(rule, school.value, finds);
+                            // unknown finds show no experience
+                            const why = experienceMissing(rule, school.value, finds === "unknown" ? [] : finds);
                             setMissing(why);
                             if (why === undefined) set({ ...rules, [rule]: school.value });
                           }}

@@ -19,7 +19,7 @@ export function RunView() {
   const { status, find, open } = useFind();
   const [phase, setPhase] = useState<Phase>({ kind: "choose" });
   useEffect(() => void open(id), [id, open]);
-  if (status !== "open" || find === undefined) return <StateOfView view="find" status={status} />;
+  if (status !== "open" || find?.id !== id) return <StateOfView view="find" status={status} />;
   const leave = () => void navigate(`/find/${id}`);
   switch (phase.kind) {
     case "choose":

@@ -34,7 +34,7 @@ export function TestsView() {
   const { status, find, answer, answerState, lastMove, open, change } = useFind();
   const [bodyId, setBodyId] = useState("");
   useEffect(() => void open(id), [id, open]);
-  if (status !== "open" || find === undefined) return <StateOfView view="tests" status={status} />;
+  if (status !== "open" || find?.id !== id) return <StateOfView view="tests" status={status} />;
   const test = TESTS.find((one) => one.id === word) ?? TESTS[0];
   const body = find.bodies.find((one) => one.id === bodyId) ?? find.bodies[0];
   if (body === undefined) return <StateOfView view="tests" status="missing" />;
