@@ -168,6 +168,28 @@ describe("deciding", () => {
       .first()
       .waitFor();
     expect(await page.locator('[data-compartment="others"]').count()).to.equal(0);
+    // thrown out, and nothing else changed: it is food no longer
+    await page.goto(`${application.address}/find/${GOOD}/foot`);
+    await page.locator("[data-verdict]").first().waitFor();
+    await page.request.post(`${application.address}/api/finds/${GOOD}/edits`, {
+      data: {
+        version: (
+          (await (await page.request.get(`${application.address}/api/finds/${GOOD}`)).json()) as { version: number }
+        ).version,
+        edits: [
+          {
+            id: uuidv7(),
+            at: "2026-09-15T09:00:00Z",
+            change: { kind: "set-body", body: "A", field: "keep", value: false },
+          },
+        ],
+      },
+    });
+    await page.goto(`${application.address}/basket`);
+    await page
+      .locator('[data-compartment="apart-from-food"]')
+      .getByText(/does not keep it any more: take it out/)
+      .waitFor();
     await context.close();
   });
 
@@ -268,6 +290,34 @@ describe("deciding", () => {
     await page.getByRole("button", { name: /My first years/ }).click();
     await page.locator('[data-rule="larvae"] [data-state="none"][aria-pressed="true"]').waitFor();
     await page.getByTestId("turned").waitFor();
+    await context.close();
+  });
+
+  it("what is not known is shown as not known, and never as nothing", async () => {
+    const { page, context } = await application.open();
+    await page.route("**/api/finds", (route) => route.abort());
+    await page.goto(`${application.address}/rules/${idOf("pale one")}`);
+    await page.locator('[data-state="fresh"]').first().waitFor();
+    await page.locator('[data-rule="larvae"] [data-state="none"]').click();
+    await page
+      .getByTestId("turned")
+      .getByText(/is not known/)
+      .waitFor();
+    await page.route("**/api/decisions", (route) => route.abort());
+    await page.goto(`${application.address}/basket`);
+    await page
+      .getByRole("alert")
+      .getByText(/Hold it all/)
+      .waitFor();
+    await page.getByText("Not known", { exact: true }).waitFor();
+    expect(await page.getByText(/^\d+ bod(y|ies)$/).count()).to.equal(0);
+    // while the answer is still worked out no danger is counted away
+    await page.route("**/judge.worker*", () => undefined);
+    await page.goto(`${application.address}/find/${idOf("pale one")}/foot`);
+    await page
+      .getByText(/not known yet/)
+      .first()
+      .waitFor();
     await context.close();
   });
 

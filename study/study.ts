@@ -20,8 +20,8 @@ import { DRAWN_PARTS, PARTS, type Part, type Tally, type Task } from "./tally.ts
 export const SLIPS = [0, 0.02, 0.05, 0.1];
 /** Draws a kind, set so that the whole takes under 40 minutes on two cores. */
 const DRAWS = {
-  dangersAtTwo: 800,
-  dangers: 100,
+  dangersAtTwo: 600,
+  dangers: 60,
   sought: 30,
   /** Of the deadly kinds; fewer of the others, of which one in a thousand may pass. */
   leaveOneOutDeadly: 10_000,

@@ -3,11 +3,11 @@ import { lazy, Suspense, useEffect } from "react";
 import { Navigate, Route, Routes } from "react-router";
 import { keepSending } from "./device/outbox.ts";
 import { keepSettled } from "./device/settled.ts";
+import { PrintReminder } from "./field-tests/print-reminder.tsx";
 import { FindView } from "./find/find-view.tsx";
 import { LogView } from "./log/log-view.tsx";
 import { NewVersion } from "./new-version.tsx";
 import { PartMissing } from "./part-missing.tsx";
-import { PrintReminder } from "./tests/print-reminder.tsx";
 
 // read at the table rather than in the wood: fetched when they are first opened
 const ShelfView = lazy(() => import("./sheets/shelf-view.tsx").then((module) => ({ default: module.ShelfView })));
@@ -17,9 +17,9 @@ const HistoryView = lazy(() =>
   import("./history/history-view.tsx").then((module) => ({ default: module.HistoryView })),
 );
 const RunView = lazy(() => import("./run/run-view.tsx").then((module) => ({ default: module.RunView })));
-const TestsView = lazy(() => import("./tests/tests-view.tsx").then((module) => ({ default: module.TestsView })));
+const TestsView = lazy(() => import("./field-tests/tests-view.tsx").then((module) => ({ default: module.TestsView })));
 const AllPrintsView = lazy(() =>
-  import("./tests/all-prints-view.tsx").then((module) => ({ default: module.AllPrintsView })),
+  import("./field-tests/all-prints-view.tsx").then((module) => ({ default: module.AllPrintsView })),
 );
 const DecideView = lazy(() => import("./decide/decide-view.tsx").then((module) => ({ default: module.DecideView })));
 const BasketView = lazy(() => import("./basket/basket-view.tsx").then((module) => ({ default: module.BasketView })));
