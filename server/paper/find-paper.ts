@@ -10,14 +10,12 @@ import {
   stateWords,
 } from "@jittery-cap/core";
 import PDFDocument from "pdfkit";
+import { measureIn, type Paper, registerType, say } from "./print-type.ts";
 
 export const PAPER_SIZES = ["A5", "A4"] as const;
 export type PaperSize = (typeof PAPER_SIZES)[number];
 
 const MARGIN = 34;
-const SERIF = "Times-Italic";
-const PLAIN = "Helvetica";
-const BOLD = "Helvetica-Bold";
 const INK = "#1d211a";
 const SOFT = "#4c5146";
 const VERDICTS = { leave: "Leave it", hold: "Hold", basket: "Basket" } as const;
@@ -61,35 +59,31 @@ export function findPaper(find: Find, answer: Answer | undefined, size: PaperSiz
     document.on("end", () => resolve(Buffer.concat(chunks)));
     document.on("error", reject);
   });
+  registerType(document);
   draw(document, find, answer);
   document.end();
   return ended;
 }
 
-type Paper = InstanceType<typeof PDFDocument>;
-
 function draw(paper: Paper, find: Find, answer: Answer | undefined): void {
   const wide = paper.page.width - 2 * MARGIN;
   const bottom = paper.page.height - MARGIN - LABEL_HEIGHT;
-  paper
-    .fillColor(INK)
-    .font(BOLD)
-    .fontSize(15)
-    .text(find.label ?? "A find", MARGIN, MARGIN, { width: wide });
+  say(paper.fillColor(INK).fontSize(15), "bold", find.label ?? "A find", { at: [MARGIN, MARGIN], width: wide });
   const day = find.foundAt?.slice(0, 10);
   const told = [...(find.site?.habitat ?? []), ...(find.site?.host ?? [])].map((word) => word.replaceAll("-", " "));
   const about = [day, find.place?.name, ...told].filter((part) => part !== undefined);
-  paper.font(PLAIN).fontSize(8.5).fillColor(SOFT).text(about.join(" · "), { width: wide });
+  say(paper.fontSize(8.5).fillColor(SOFT), "plain", about.join(" · "), { width: wide });
   if (answer !== undefined) {
-    paper.moveDown(0.4).fillColor(INK).font(BOLD).fontSize(13).text(VERDICTS[answer.verdict]);
-    paper.font(PLAIN).fontSize(8.5);
-    for (const reason of answer.reasons.slice(0, 3)) paper.text(reason.text, { width: wide });
+    say(paper.moveDown(0.4).fillColor(INK).fontSize(13), "bold", VERDICTS[answer.verdict]);
+    paper.fontSize(8.5);
+    for (const reason of answer.reasons.slice(0, 3)) say(paper, "plain", reason.text, { width: wide });
     const nearest = answer.dangers
       .slice(0, 3)
       .map((danger) => `${danger.name}: ${danger.mistakes} ${danger.mistakes === 1 ? "mistake" : "mistakes"} away`);
-    paper.fillColor(SOFT).text(`Nearest: ${nearest.join("; ")}. Sheets of edition ${answer.edition}.`, { width: wide });
+    const edition = `Sheets of edition ${answer.edition}.`;
+    say(paper.fillColor(SOFT), "plain", `Nearest: ${nearest.join("; ")}. ${edition}`, { width: wide });
     for (const code of answer.conditions ?? [])
-      paper.fillColor(INK).text(`[  ] ${CONDITION_WORDS[code]}`, { width: wide });
+      say(paper.fillColor(INK), "plain", `[  ] ${CONDITION_WORDS[code]}`, { width: wide });
   }
   figures(paper, find, paper.y + 8, wide);
   record(paper, find, wide, bottom);
@@ -107,11 +101,8 @@ function figures(paper: Paper, find: Find, top: number, wide: number): void {
   for (const { body, figure } of drawn) {
     const width = (figure.right - figure.left) * scale;
     specimen(paper, figure, x + width / 2, top + Math.max(...drawn.map((one) => one.figure.top)) * scale, scale);
-    paper
-      .fillColor(INK)
-      .font(BOLD)
-      .fontSize(9)
-      .text(body.id, x, top + tall * scale + 3, { width, align: "center", lineBreak: false });
+    const at = [x, top + tall * scale + 3] as const;
+    say(paper.fillColor(INK).fontSize(9), "bold", body.id, { at, width, align: "center", lineBreak: false });
     x += width * 1.15;
   }
   paper.y = top + tall * scale + 18;
@@ -162,19 +153,14 @@ function record(paper: Paper, find: Find, wide: number, bottom: number): void {
       body.measures?.capCm === undefined ? undefined : `cap ${body.measures.capCm} cm`,
     ].filter((part) => part !== undefined);
     const text = `${told.join(", ")}. ${seen.length === 0 ? "Not looked at." : `${seen.join("; ")}.`}`;
-    paper.font(PLAIN).fontSize(8);
-    const height = paper.heightOfString(`${body.id}  ${text}`, { width: wide });
+    const height = measureIn(paper, "plain").fontSize(8).heightOfString(`${body.id}  ${text}`, { width: wide });
     if (paper.y + height > bottom) {
       // one page: what does not fit is said, and never silently dropped
-      paper.fillColor(SOFT).text("More bodies than fit on this page.", MARGIN, paper.y, { width: wide });
+      say(paper.fillColor(SOFT), "plain", "More bodies than fit on this page.", { at: [MARGIN, paper.y], width: wide });
       return;
     }
-    paper
-      .fillColor(INK)
-      .font(BOLD)
-      .text(`${body.id}  `, MARGIN, paper.y, { width: wide, continued: true })
-      .font(PLAIN)
-      .text(text.replaceAll("-", " "));
+    say(paper.fillColor(INK), "bold", `${body.id}  `, { at: [MARGIN, paper.y], width: wide, continued: true });
+    say(paper, "plain", text.replaceAll("-", " "));
   }
 }
 
@@ -189,25 +175,15 @@ function label(paper: Paper, find: Find, wide: number): void {
     .rect(MARGIN, top, wide, LABEL_HEIGHT - 12)
     .stroke(SOFT)
     .restore();
-  paper
-    .fillColor(INK)
-    .font(BOLD)
-    .fontSize(20)
-    .text(shortCode(find.id), MARGIN + 10, top + 8, { lineBreak: false });
-  paper
-    .font(PLAIN)
-    .fontSize(8)
-    .text("for the kept specimen: in the cold, raw, until well past the meal", MARGIN + 10, top + 33, {
-      lineBreak: false,
-    });
-  paper
-    .font(SERIF)
-    .fontSize(9)
-    .fillColor(SOFT)
-    .text(
-      `${find.label ?? "a find"}, ${find.foundAt?.slice(0, 10) ?? "day not told"}. Nothing here gives leave to eat it.`,
-      MARGIN + 10,
-      top + 46,
-      { width: wide - 20, height: 11, ellipsis: true },
-    );
+  const oneLine = (down: number) => ({ at: [MARGIN + 10, top + down] as const, lineBreak: false });
+  say(paper.fillColor(INK).fontSize(20), "bold", shortCode(find.id), oneLine(8));
+  const kept = "for the kept specimen: in the cold, raw, until well past the meal";
+  say(paper.fontSize(8), "plain", kept, oneLine(33));
+  const told = `${find.label ?? "a find"}, ${find.foundAt?.slice(0, 10) ?? "day not told"}.`;
+  say(paper.fontSize(9).fillColor(SOFT), "italic", `${told} Nothing here gives leave to eat it.`, {
+    at: [MARGIN + 10, top + 46],
+    width: wide - 20,
+    height: 11,
+    ellipsis: true,
+  });
 }
