@@ -147,7 +147,7 @@ async function decideAndCarry(page: Page): Promise<void> {
 /** A packet as somebody who was asked sees it. */
 async function openAPacket(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Ask somebody who knows" }).click();
-  const link = page.getByRole("link", { name: /\/packet\// });
+  const link = page.getByRole("link", { name: /\/packet\// }).first();
   await page.goto((await link.getAttribute("href")) ?? "");
   await page.getByRole("heading", { name: "What do you see?" }).waitFor();
   await page.locator('[data-character="cap-colour"] [data-state="yellow"]').click();

@@ -258,6 +258,14 @@ describe("deciding", () => {
     await eyes.getByLabel("Title of a book").fill("A book of the lakes");
     await eyes.getByRole("button", { name: "It agrees" }).click();
     await eyes.getByText(/1 of two books agrees/).waitFor();
+    // a packet that is taken back is gone from the page, and its link leads nowhere
+    const link = (await eyes.getByRole("link", { name: /\/packet\// }).getAttribute("href")) ?? "";
+    await eyes.getByRole("button", { name: "Take it back" }).click();
+    await eyes.locator("[data-packet]").waitFor({ state: "detached" });
+    const { pathname } = new URL(link);
+    expect(
+      (await page.request.get(`${application.address}/api${pathname.replace("/packet/", "/packets/")}`)).status(),
+    ).to.equal(404);
     await context.close();
   });
 

@@ -7,6 +7,8 @@ import { uuidv7 as uuid } from "uuidv7";
 import { seasonFinds } from "../demo/season.ts";
 import { shortCode } from "./paper/find-paper.ts";
 import { LOCAL_PERSON } from "./store/local-person.ts";
+import { defineModels } from "./store/models.ts";
+import { PacketStore } from "./store/packets.ts";
 import { scratchApp } from "./tests/scratch-app.ts";
 import type { Scratch } from "./tests/scratch-database.ts";
 
@@ -23,12 +25,14 @@ describe("a second pair of eyes", () => {
   let scratch: Scratch;
   let app: Express;
   let token: string;
+  let store: PacketStore;
 
   before(async () => {
     const scratched = await scratchApp();
     ({ app, scratch } = scratched);
-    const { store } = scratched;
-    await store.put(LOCAL_PERSON, GOOD, 0);
+    const finds = scratched.store;
+    store = new PacketStore(defineModels(scratch.database), finds);
+    await finds.put(LOCAL_PERSON, GOOD, 0);
     const made = await request(app).post(`/api/finds/${GOOD.id}/packets`).send({ id: uuid() });
     token = made.body.token;
   });
@@ -67,6 +71,27 @@ describe("a second pair of eyes", () => {
       GOOD.label ?? "no label",
     ])
       expect(text, hidden).not.to.contain(`"${hidden}"`);
+  });
+
+  it("has an id of its own, by which no find can be asked for", async () => {
+    const { body } = await request(app).get(`/api/packets/${token}`);
+    expect(body.record.id).not.to.equal(GOOD.id);
+    expect((await request(app).get(`/api/finds/${body.record.id}`)).status).to.equal(404);
+  });
+
+  it("can be taken back, grows old, and is open until then", async () => {
+    const made = (await request(app).post(`/api/finds/${GOOD.id}/packets`).send({ id: uuid() })).body;
+    const openStatus = async () => (await request(app).get(`/api/packets/${made.token}`)).status;
+    expect(await openStatus()).to.equal(200);
+    expect(await store.open(made.token, new Date(Date.now() + 29 * 24 * 3600 * 1000))).not.to.equal(undefined);
+    expect(await store.open(made.token, new Date(Date.now() + 31 * 24 * 3600 * 1000))).to.equal(undefined);
+    expect((await request(app).delete(`/api/finds/${uuid()}/packets/${made.id}`)).status).to.equal(404);
+    for (let again = 0; again < 2; again++)
+      expect((await request(app).delete(`/api/finds/${GOOD.id}/packets/${made.id}`)).status).to.equal(204);
+    expect(await openStatus()).to.equal(404);
+    expect((await request(app).post(`/api/packets/${made.token}/opinions`).send(opinion())).status).to.equal(404);
+    const { packets } = (await request(app).get(`/api/finds/${GOOD.id}/packets`)).body;
+    expect(packets.map((one: { id: string }) => one.id)).to.include(made.id);
   });
 
   it("in hand and from pictures are different, and each is kept once", async () => {

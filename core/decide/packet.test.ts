@@ -14,6 +14,7 @@ const CLEAR = findOf([bodyOf(FIELD_MUSHROOM), OLDER], {
   place: { lat: 61, lon: 24, name: "Skirrow Wood", region: "europe" },
   rules: { distance: 3 },
   note: "by the old gate",
+  site: { ...GRASS.site, neighbours: ["agaricus-xanthodermus", "note:by my spot near Skirrow church"] },
 });
 const look = (character: "gill-colour" | "ring", state: string): WitnessLook => ({
   body: "A",
@@ -28,18 +29,21 @@ const applied = (find: Find, changes: ReturnType<typeof witnessChanges>): Find =
 
 describe("a packet for a second pair of eyes", () => {
   it("holds what was seen, and neither answer, name, rules, note nor place", () => {
-    const text = JSON.stringify(packetOf(CLEAR));
+    const text = JSON.stringify(packetOf(CLEAR, "packet-1"));
     expect(text).to.contain("gill-colour").and.to.contain("grassland");
-    for (const hidden of ["campestris", "Skirrow", "61", "distance", "old gate", "rules"])
+    for (const hidden of ["campestris", "Skirrow", "61", "distance", "old gate", "rules", `"${CLEAR.id}"`])
       expect(text).not.to.contain(hidden);
+    expect(text).to.contain("packet-1").and.to.contain("xanthodermus");
   });
 
   it("is a sound record for any find, and tells nothing of where it stood", () => {
     fc.assert(
       fc.property(finds(), (find) => {
-        const packet = packetOf(find);
+        const packet = packetOf(find, "packet-1");
         expect(findSchema.safeParse(packet).success).to.equal(true);
         expect(packet.place?.lat).to.equal(undefined);
+        expect(packet.id).to.equal("packet-1");
+        expect((packet.site?.neighbours ?? []).some((one) => one.startsWith("note:"))).to.equal(false);
         expect(packet.bodies.flatMap((body) => body.seen ?? []).every((entry) => entry.by === undefined)).to.equal(
           true,
         );

@@ -32,11 +32,17 @@ export const bookSchema = z.strictObject({
   agrees: z.boolean(),
 });
 
+/** What a person writes in their own words begins so. */
+const OWN_WORDS = "note:";
+const NOT_LOOKED = "not looked at";
+
 /**
- * The record as it goes to somebody else. The finder's own name for it, what it was taken for, the rules, the endings and the place stay at home,
- * and so do the looks of other observers: each opinion stands for itself.
+ * The record as it goes to somebody else. The finder's own name for it, what it was taken for, the rules, the endings and the
+ * place stay at home, and so do the looks of other observers (each opinion stands for itself) and whatever stands in the
+ * finder's own words: it may tell the place.
+ * @param id the packet's own: by the find's the whole record could be asked for
  */
-export function packetOf(find: Find): Find {
+export function packetOf(find: Find, id: string): Find {
   const {
     label: _label,
     takenFor: _takenFor,
@@ -45,16 +51,26 @@ export function packetOf(find: Find): Find {
     note: _note,
     observers: _observers,
     bodies,
+    site,
     ...rest
   } = find;
   return {
     ...rest,
+    id,
+    ...(site === undefined ? {} : { site: siteOf(site) }),
     ...(place?.region === undefined ? {} : { place: { region: place.region } }),
     bodies: bodies.map(({ ending: _ending, seen, ...body }) => {
-      const own = (seen ?? []).filter((entry) => entry.by === undefined);
+      const own = (seen ?? [])
+        .filter((entry) => entry.by === undefined)
+        .map((entry) => (entry.unseen === undefined ? entry : { ...entry, unseen: NOT_LOOKED }));
       return own.length === 0 ? body : { ...body, seen: own };
     }),
   };
+}
+
+function siteOf({ neighbours, ...site }: NonNullable<Find["site"]>): NonNullable<Find["site"]> {
+  const named = (neighbours ?? []).filter((one) => !one.startsWith(OWN_WORDS));
+  return named.length === 0 ? site : { ...site, neighbours: named };
 }
 
 /** Where two looks at one body agree or differ. */

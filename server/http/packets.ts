@@ -6,12 +6,13 @@ import { z } from "zod";
 import { simulatedOpinion } from "../../stand-ins/second-person.ts";
 import { findPaper, PAPER_SIZES } from "../paper/find-paper.ts";
 import type { FindStore } from "../store/finds.ts";
-import type { PacketStore } from "../store/packets.ts";
-import type { PictureStore } from "../store/pictures.ts";
+import type { OpenPacket, PacketStore } from "../store/packets.ts";
+import type { PictureNote, PictureStore } from "../store/pictures.ts";
 import { parseOr400, sendFaults, sendProblem } from "./problem.ts";
 
 const uuid = z.uuid("expected a UUID made by the client");
 const ofFind = z.object({ id: uuid });
+const ofKeptPacket = ofFind.extend({ packet: uuid });
 const ofPacket = z.object({ token: z.string().regex(/^[0-9a-f]{32}$/, "expected the token of a packet") });
 const ofPicture = ofPacket.extend({ picture: uuid });
 const makeBody = z.strictObject({ id: uuid });
@@ -39,6 +40,19 @@ export function findPacketRoutes({ packets, finds, knowledge, owner }: PacketRou
     const packet = await packets.make(owner, params.id, body.id);
     if (packet === undefined) return sendProblem(response, 404, `There is no find ${params.id}.`);
     response.status(201).json(packet);
+  });
+
+  router.get("/:id/packets", async (request, response) => {
+    const params = parseOr400(ofFind, request.params, response);
+    if (params !== undefined) response.json({ packets: await packets.list(owner, params.id) });
+  });
+
+  router.delete("/:id/packets/:packet", async (request, response) => {
+    const params = parseOr400(ofKeptPacket, request.params, response);
+    if (params === undefined) return;
+    if (!(await packets.withdraw(owner, params.id, params.packet)))
+      return sendProblem(response, 404, `There is no packet ${params.packet} of this find.`);
+    response.status(204).end();
   });
 
   router.get("/:id/paper.pdf", async (request, response) => {
@@ -71,17 +85,22 @@ export function findPacketRoutes({ packets, finds, knowledge, owner }: PacketRou
   return router;
 }
 
+/** Pictures of the specimen that were there when it was packed; one of the ground may tell the place. */
+const goesAlong = ({ part, receivedAt }: PictureNote, { madeAt }: OpenPacket): boolean =>
+  part !== "ground" && new Date(receivedAt) <= madeAt;
+
 /** The routes under /api/packets: the token is the only key. */
 export function packetRoutes({ packets, pictures }: PacketRoutes): Router {
   const router = Router();
-  const missing = "There is no such packet. Its link may be wrong, or its find was put away.";
+  const missing = "There is no such packet. Its link may be wrong or too old, or it was taken back.";
 
   router.get("/:token", async (request, response) => {
     const params = parseOr400(ofPacket, request.params, response);
     if (params === undefined) return;
     const packet = await packets.open(params.token);
     if (packet === undefined) return sendProblem(response, 404, missing);
-    response.json({ record: packet.record, pictures: await pictures.list(packet.ownerId, packet.findId) });
+    const all = await pictures.list(packet.ownerId, packet.findId);
+    response.json({ record: packet.record, pictures: all.filter((one) => goesAlong(one, packet)) });
   });
 
   router.get("/:token/paper.pdf", async (request, response) => {
@@ -99,8 +118,12 @@ export function packetRoutes({ packets, pictures }: PacketRoutes): Router {
     const params = parseOr400(ofPicture, request.params, response);
     if (params === undefined) return;
     const packet = await packets.open(params.token);
+    const all = packet === undefined ? [] : await pictures.list(packet.ownerId, packet.findId);
+    const isPacked = all.some((one) => one.id === params.picture && packet !== undefined && goesAlong(one, packet));
     const content =
-      packet === undefined ? undefined : await pictures.content(packet.ownerId, packet.findId, params.picture);
+      packet === undefined || !isPacked
+        ? undefined
+        : await pictures.content(packet.ownerId, packet.findId, params.picture);
     if (content === undefined) return sendProblem(response, 404, missing);
     response.type("image/jpeg").send(content);
   });

@@ -39,6 +39,7 @@ describe("finds in MariaDB", () => {
       "2026-11-25-packets",
       "2026-11-25-settled",
       "2026-11-26-demo-finds",
+      "2026-11-26-packets-withdrawn",
     ]);
   });
 

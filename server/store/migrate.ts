@@ -7,6 +7,7 @@ import * as packets from "./migrations/2026-11-25-packets.ts";
 import * as pictures from "./migrations/2026-11-25-pictures.ts";
 import * as settled from "./migrations/2026-11-25-settled.ts";
 import * as demoFinds from "./migrations/2026-11-26-demo-finds.ts";
+import * as packetsWithdrawn from "./migrations/2026-11-26-packets-withdrawn.ts";
 
 /** One step forward and, where nothing would be lost, back. */
 export interface Migration {
@@ -21,6 +22,7 @@ const MIGRATIONS: readonly (readonly [string, Migration])[] = [
   ["2026-11-25-packets", packets],
   ["2026-11-25-settled", settled],
   ["2026-11-26-demo-finds", demoFinds],
+  ["2026-11-26-packets-withdrawn", packetsWithdrawn],
 ];
 
 /** The migrations of a database. */

@@ -60,6 +60,7 @@ export interface PacketRow extends Model<InferAttributes<PacketRow>, InferCreati
   token: string;
   record: unknown;
   madeAt: Date;
+  withdrawnAt: CreationOptional<Date | null>;
 }
 
 export interface WitnessRow extends Model<InferAttributes<WitnessRow>, InferCreationAttributes<WitnessRow>> {
@@ -169,6 +170,7 @@ export function defineModels(database: Sequelize): Models {
         token: { type: DataTypes.CHAR(32), allowNull: false },
         record: json(),
         madeAt: DataTypes.DATE(3),
+        withdrawnAt: { type: DataTypes.DATE(3), allowNull: true },
       },
       { tableName: "packets", timestamps: false },
     ),

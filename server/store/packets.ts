@@ -22,7 +22,22 @@ export interface KeptPacket {
   readonly id: string;
   readonly token: string;
   readonly madeAt: string;
+  /** From then on its link leads nowhere: because it is old, or because it was taken back. */
+  readonly openUntil: string;
 }
+
+/** What whoever has a link may see. */
+export interface OpenPacket {
+  readonly ownerId: string;
+  readonly findId: string;
+  readonly record: Find;
+  /** Pictures that came later are not part of it. */
+  readonly madeAt: Date;
+}
+
+/** A link leads to its packet for so long, days. */
+export const DAYS_OPEN = 30;
+const DAY_MS = 24 * 60 * 60 * 1000;
 
 /** What somebody, or a book, said of a find. */
 export interface Witness {
@@ -59,7 +74,7 @@ export class PacketStore {
     const stored = await this.finds.read(ownerId, findId);
     if (stored === undefined) return undefined;
     const token = randomBytes(16).toString("hex");
-    const record = packetOf(stored.find);
+    const record = packetOf(stored.find, id);
     const row = await createOnce(
       () => this.models.packets.create({ id, ownerId, findId, token, record, madeAt: new Date() }),
       () => this.models.packets.findByPk(id),
@@ -67,13 +82,28 @@ export class PacketStore {
     return row.ownerId === ownerId && row.findId === findId ? keptOf(row) : undefined;
   }
 
-  /** The packet behind a token, with its find's id for its pictures. */
-  async open(
-    token: string,
-  ): Promise<{ readonly ownerId: string; readonly findId: string; readonly record: Find } | undefined> {
+  /** The packets of a find, latest first. */
+  async list(ownerId: string, findId: string): Promise<KeptPacket[]> {
+    const rows = await this.models.packets.findAll({ where: { ownerId, findId }, order: [["madeAt", "DESC"]] });
+    return rows.map(keptOf);
+  }
+
+  /** Takes a packet back: its link leads nowhere from now on. @returns whether there is such a packet */
+  async withdraw(ownerId: string, findId: string, id: string): Promise<boolean> {
+    const row = await this.models.packets.findOne({ where: { ownerId, findId, id } });
+    if (row === null) return false;
+    if ((row.withdrawnAt ?? null) === null) await row.update({ withdrawnAt: new Date() });
+    return true;
+  }
+
+  /** The packet behind a token, if its link still leads there. */
+  async open(token: string, now = new Date()): Promise<OpenPacket | undefined> {
     const row = await this.models.packets.findOne({ where: { token } });
-    if (row === null || (await this.finds.read(row.ownerId, row.findId)) === undefined) return undefined;
-    return { ownerId: row.ownerId, findId: row.findId, record: findSchema.parse(row.record) };
+    if (row === null || now >= openUntil(row)) return undefined;
+    const { ownerId, findId, madeAt } = row;
+    if ((await this.finds.read(ownerId, findId)) === undefined) return undefined;
+    // what was packed before packets had an id of their own goes under theirs all the same
+    return { ownerId, findId, record: packetOf(findSchema.parse(row.record), row.id), madeAt };
   }
 
   /** Keeps an opinion on a packet; the same one again is kept once. */
@@ -136,7 +166,18 @@ export class PacketStore {
   }
 }
 
-const keptOf = (row: PacketRow): KeptPacket => ({ id: row.id, token: row.token, madeAt: row.madeAt.toISOString() });
+function openUntil({ madeAt, withdrawnAt }: PacketRow): Date {
+  const old = new Date(madeAt.getTime() + DAYS_OPEN * DAY_MS);
+  const withdrawn = withdrawnAt ?? old;
+  return withdrawn < old ? withdrawn : old;
+}
+
+const keptOf = (row: PacketRow): KeptPacket => ({
+  id: row.id,
+  token: row.token,
+  madeAt: row.madeAt.toISOString(),
+  openUntil: openUntil(row).toISOString(),
+});
 
 function witnessOf(row: WitnessRow): Witness {
   return {

@@ -4,7 +4,16 @@ import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import { useCallback, useEffect, useState } from "react";
 import { PlainButton } from "../card/plain-button.tsx";
-import { askStandIn, makePacket, noteBook, readWitnesses, type Witness } from "../device/packets.ts";
+import {
+  askStandIn,
+  type KeptPacket,
+  makePacket,
+  noteBook,
+  openPackets,
+  readWitnesses,
+  type Witness,
+  withdrawPacket,
+} from "../device/packets.ts";
 import { observerId } from "../find/observer-switch.tsx";
 import { useFind } from "../state/find-state.ts";
 import { TOUCH, tone } from "../theme/tokens.ts";
@@ -25,10 +34,13 @@ interface SecondEyesProps {
 export function SecondEyes({ find, onHeard }: SecondEyesProps) {
   const changeTogether = useFind((state) => state.changeTogether);
   const [witnesses, setWitnesses] = useState<readonly Witness[]>();
-  const [token, setToken] = useState<string>();
+  const [packets, setPackets] = useState<readonly KeptPacket[]>();
+  const [refusal, setRefusal] = useState<string>();
   const [title, setTitle] = useState("");
   const load = useCallback(() => void readWitnesses(find.id).then(setWitnesses), [find.id]);
   useEffect(load, [load]);
+  const loadPackets = useCallback(() => void openPackets(find.id).then(setPackets), [find.id]);
+  useEffect(loadPackets, [loadPackets]);
   useEffect(() => {
     if (witnesses !== undefined) onHeard(witnesses);
   }, [witnesses, onHeard]);
@@ -44,7 +56,16 @@ export function SecondEyes({ find, onHeard }: SecondEyesProps) {
     setWitnesses((await noteBook(find.id, title.trim(), agrees)) ?? witnesses);
     setTitle("");
   };
-  const link = token === undefined ? undefined : `${window.location.origin}/packet/${token}`;
+  const ask = async () => {
+    const made = await makePacket(find.id);
+    setRefusal(made === undefined ? "No packet is made: the server cannot be reached." : undefined);
+    loadPackets();
+  };
+  const takeBack = async (id: string) => {
+    const heard = await withdrawPacket(find.id, id);
+    setRefusal(heard ? undefined : "It is not taken back: the server cannot be reached. Its link still leads to it.");
+    loadPackets();
+  };
   return (
     <Box component="section" aria-labelledby="second-eyes" data-testid="second-eyes" sx={{ pt: 2.75 }}>
       <Box component="h2" id="second-eyes" sx={{ m: 0, pb: 0.5, fontSize: "1.125rem", fontWeight: 700 }}>
@@ -59,37 +80,19 @@ export function SecondEyes({ find, onHeard }: SecondEyesProps) {
           : `${books.length} of two books ${books.length === 1 ? "agrees" : "agree"}.`}
       </Box>
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
-        <PlainButton onClick={() => void makePacket(find.id).then(setToken)}>Ask somebody who knows</PlainButton>
+        <PlainButton onClick={() => void ask()}>Ask somebody who knows</PlainButton>
         <a href={`/api/finds/${find.id}/paper.pdf?size=A5`} style={{ color: tone.ink, alignSelf: "center" }}>
           The find on paper (PDF, A5)
         </a>
       </Box>
-      {link !== undefined && token !== undefined && (
-        <Box role="status" sx={{ pt: 1, display: "grid", gap: 0.75 }}>
-          <Box>
-            A packet without the answer and without the place:{" "}
-            <a href={link} style={{ color: tone.ink, overflowWrap: "anywhere" }}>
-              {link}
-            </a>
-          </Box>
-          <Box sx={{ display: "flex", gap: 2 }}>
-            <a href={`/api/packets/${token}`} download="packet.json" style={{ color: tone.ink }}>
-              as a file
-            </a>
-            <a href={`/api/packets/${token}/paper.pdf?size=A5`} style={{ color: tone.ink }}>
-              on paper (PDF)
-            </a>
-          </Box>
-          <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
-            <PlainButton onClick={() => void askStandIn(token, false).then(load)}>
-              Somebody simulated, who agrees
-            </PlainButton>
-            <PlainButton onClick={() => void askStandIn(token, true).then(load)}>
-              Somebody simulated, who differs
-            </PlainButton>
-          </Box>
+      {refusal !== undefined && (
+        <Box role="alert" sx={{ pt: 1, color: tone.rust, fontWeight: 600 }}>
+          {refusal}
         </Box>
       )}
+      {packets?.map((packet) => (
+        <PacketLine key={packet.id} packet={packet} onTakeBack={() => void takeBack(packet.id)} onHeard={load} />
+      ))}
       {witnesses === undefined && <Box sx={{ pt: 1 }}>The server cannot be asked who has looked.</Box>}
       {witnesses
         ?.filter((one) => one.kind !== "book")
@@ -119,6 +122,46 @@ export function SecondEyes({ find, onHeard }: SecondEyesProps) {
         />
         <PlainButton onClick={() => void note(true)}>It agrees</PlainButton>
         <PlainButton onClick={() => void note(false)}>It does not</PlainButton>
+      </Box>
+    </Box>
+  );
+}
+
+function PacketLine({
+  packet: { token, openUntil },
+  onTakeBack,
+  onHeard,
+}: {
+  packet: KeptPacket;
+  onTakeBack: () => void;
+  onHeard: () => void;
+}) {
+  const link = `${window.location.origin}/packet/${token}`;
+  const until = new Date(openUntil).toLocaleDateString([], { day: "numeric", month: "short" });
+  return (
+    <Box role="status" data-packet sx={{ pt: 1, display: "grid", gap: 0.75 }}>
+      <Box>
+        A packet without the answer and without the place, open until {until}:{" "}
+        <a href={link} style={{ color: tone.ink, overflowWrap: "anywhere" }}>
+          {link}
+        </a>
+      </Box>
+      <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
+        <a href={`/api/packets/${token}`} download="packet.json" style={{ color: tone.ink }}>
+          as a file
+        </a>
+        <a href={`/api/packets/${token}/paper.pdf?size=A5`} style={{ color: tone.ink }}>
+          on paper (PDF)
+        </a>
+        <PlainButton onClick={onTakeBack}>Take it back</PlainButton>
+      </Box>
+      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
+        <PlainButton onClick={() => void askStandIn(token, false).then(onHeard)}>
+          Somebody simulated, who agrees
+        </PlainButton>
+        <PlainButton onClick={() => void askStandIn(token, true).then(onHeard)}>
+          Somebody simulated, who differs
+        </PlainButton>
       </Box>
     </Box>
   );

@@ -39,10 +39,26 @@ export async function readWitnesses(findId: string): Promise<readonly Witness[] 
   return parsed.success ? parsed.data.witnesses : undefined;
 }
 
-/** Makes a packet; answers its token. */
-export async function makePacket(findId: string): Promise<string | undefined> {
-  const parsed = z.object({ token: z.string() }).safeParse(await ask(`/api/finds/${findId}/packets`, { id: uuidv7() }));
-  return parsed.success ? parsed.data.token : undefined;
+const keptPacketSchema = z.object({ id: z.string(), token: z.string(), madeAt: z.string(), openUntil: z.string() });
+/** A packet as its maker sees it. */
+export type KeptPacket = z.infer<typeof keptPacketSchema>;
+
+/** Makes a packet. */
+export async function makePacket(findId: string): Promise<KeptPacket | undefined> {
+  const parsed = keptPacketSchema.safeParse(await ask(`/api/finds/${findId}/packets`, { id: uuidv7() }));
+  return parsed.success ? parsed.data : undefined;
+}
+
+/** The packets of a find whose links still lead somewhere, latest first, or undefined where the server cannot be reached. */
+export async function openPackets(findId: string): Promise<readonly KeptPacket[] | undefined> {
+  const parsed = z.object({ packets: z.array(keptPacketSchema) }).safeParse(await ask(`/api/finds/${findId}/packets`));
+  return parsed.success ? parsed.data.packets.filter((one) => new Date(one.openUntil) > new Date()) : undefined;
+}
+
+/** Takes a packet back. @returns whether the server has heard of it */
+export async function withdrawPacket(findId: string, id: string): Promise<boolean> {
+  const response = await fetch(`/api/finds/${findId}/packets/${id}`, { method: "DELETE" }).catch(() => undefined);
+  return response?.ok === true;
 }
 
 /** Asks the person who does not exist. */
