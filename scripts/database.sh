@@ -3,12 +3,29 @@
 PATH="$PATH:/usr/sbin:/sbin"
 DATABASE_USUAL_PORT=3460
 DATABASE_PID=
+DATABASE_PORT=
 
 # free_port FIRST prints the first port from FIRST on that nothing on loopback listens to.
 free_port() {
   local port=$1
   while (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do port=$((port + 1)); done
   printf '%s' "$port"
+}
+
+# end_orphan PIDFILE WORD ends a process that an earlier run left behind when it was killed outright. Only ever called
+# with the folder's lock held: nobody else is running. WORD has to stand in its command line: ids are used again.
+end_orphan() {
+  local pid tries=0
+  pid=$(cat "$1" 2>/dev/null) || return 0
+  case $pid in '' | *[!0-9]*) return 0 ;; esac
+  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF -- "$2" || return 0
+  say "Ending process $pid, which an earlier run left behind"
+  kill -TERM "$pid" 2>/dev/null || return 0
+  while kill -0 "$pid" 2>/dev/null; do
+    tries=$((tries + 1))
+    [ "$tries" -lt 300 ] || kill -KILL "$pid" 2>/dev/null || true
+    sleep 0.1
+  done
 }
 
 # start_database FOLDER makes the data directory if need be, starts the server, and exports DATABASE_URL.
@@ -27,7 +44,10 @@ start_database() {
   fi
   [ -s "$folder/password" ] || (umask 077 && head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$folder/password")
   password=$(cat "$folder/password")
-  port=$(free_port "$DATABASE_USUAL_PORT")
+  end_orphan "$folder/mariadbd.pid" "--datadir=$folder/data"
+  # once chosen it stays: the server goes on asking there when the database is started again
+  port=${DATABASE_PORT:-$(free_port "$DATABASE_USUAL_PORT")}
+  DATABASE_PORT=$port
   # a session of its own, so that a Ctrl-C meant for the application does not reach the database first
   setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$folder/data" --socket="$socket" \
     --bind-address=127.0.0.1 --port="$port" --pid-file="$folder/mariadbd.pid" --log-error="$folder/mariadbd.log" \
