@@ -88,19 +88,55 @@ export function applyEdit(find: Find, edit: Edit): Parsed<Applied> {
   return applyChange(find, edit.change);
 }
 
-/** Applies edits one after another; the first fault stops it and names the edit's place in the list. */
-export function applyEdits(find: Find, edits: readonly Edit[]): Parsed<Find> {
-  let current = find;
-  for (const [index, edit] of edits.entries()) {
-    const applied = applyEdit(current, edit);
-    if (!applied.ok)
-      return {
-        ok: false,
-        faults: applied.faults.map((one): Fault => ({ ...one, path: `edits[${index}].${one.path}` })),
-      };
-    current = applied.value.find;
+/** A find after several edits, and the changes that take them back, each for the edit at its place. */
+export interface AppliedAll {
+  readonly find: Find;
+  readonly inverses: readonly Change[];
+}
+
+/**
+ * Applies edits one after another, all or none; the record is parsed once, when all are applied: a large one takes its time.
+ * @returns the find after them, or the faults of an edit that made it unsound, with its place in the list
+ */
+export function applyEdits(find: Find, edits: readonly Edit[]): Parsed<AppliedAll> {
+  const stages: unknown[] = [find];
+  const inverses: Change[] = [];
+  for (const edit of edits) {
+    const drafted = draftOf(stages.at(-1), edit.change);
+    // a draft upon an unsound one is no draft: what made it unsound is looked for below
+    if (!drafted.ok) return firstFault(stages, edits, drafted.faults);
+    stages.push(drafted.value.find);
+    inverses.push(drafted.value.inverse);
   }
-  return { ok: true, value: current };
+  const parsed = parseFind(stages.at(-1));
+  return parsed.ok ? { ok: true, value: { find: parsed.value, inverses } } : firstFault(stages, edits, parsed.faults);
+}
+
+function draftOf(stage: unknown, change: Change): Parsed<{ find: unknown; inverse: Change }> {
+  try {
+    return draft(stage as Find, change);
+  } catch {
+    return fault("(root)", "the record before it is not sound");
+  }
+}
+
+/** Halves its way to an edit after which a sound record is unsound, and tells that edit's faults. */
+function firstFault(stages: readonly unknown[], edits: readonly Edit[], faults: readonly Fault[]): Parsed<never> {
+  const at = (index: number, all: readonly Fault[]): Parsed<never> => ({
+    ok: false,
+    faults: all.map((one) => ({ ...one, path: `edits[${index}].${one.path}` })),
+  });
+  const last = stages.length - 1;
+  // where the last stage is sound, it is the edit after it that could not be drafted
+  if (last < edits.length && parseFind(stages[last]).ok) return at(last, faults);
+  let [sound, unsound] = [0, last];
+  while (unsound - sound > 1) {
+    const middle = Math.floor((sound + unsound) / 2);
+    if (parseFind(stages[middle]).ok) sound = middle;
+    else unsound = middle;
+  }
+  const parsed = parseFind(stages[unsound]);
+  return at(sound, parsed.ok ? faults : parsed.faults);
 }
 
 function draft(find: Find, change: Change): Parsed<{ find: unknown; inverse: Change }> {

@@ -1,6 +1,6 @@
 /** Finds as they are kept: every write in one transaction, idempotent, with a version that detects conflicts. */
 import {
-  applyEdit,
+  applyEdits,
   canonicalFind,
   canonicalJson,
   type Edit,
@@ -114,30 +114,22 @@ export class FindStore {
       const fresh = edits.filter((one) => stored.every((old) => old.id !== one.id));
       if (fresh.length === 0) return { kind: "stored", stored: storedOf(row), isNew: false };
       if (row.version !== known + stored.length) return { kind: "conflict", current: storedOf(row) };
-      let find = storedOf(row).find;
-      let version = row.version;
-      const rows = [];
-      for (const edit of fresh) {
-        const applied = applyEdit(find, edit);
-        if (!applied.ok) {
-          const index = edits.indexOf(edit);
-          return {
-            kind: "refused",
-            faults: applied.faults.map((fault) => ({ ...fault, path: `edits[${index}].${fault.path}` })),
-          };
-        }
-        find = applied.value.find;
-        version += 1;
-        rows.push({
-          id: edit.id,
-          ownerId,
-          findId: id,
-          version,
-          edit,
-          inverse: applied.value.inverse,
-          receivedAt: new Date(),
-        });
+      const applied = applyEdits(storedOf(row).find, fresh);
+      if (!applied.ok) {
+        const passed = edits.length - fresh.length;
+        return { kind: "refused", faults: applied.faults.map((fault) => later(fault, passed)) };
       }
+      const { find, inverses } = applied.value;
+      const version = row.version + fresh.length;
+      const rows = fresh.map((edit, index) => ({
+        id: edit.id,
+        ownerId,
+        findId: id,
+        version: row.version + index + 1,
+        edit,
+        inverse: inverses[index],
+        receivedAt: new Date(),
+      }));
       await this.models.edits.bulkCreate(rows, { transaction });
       await row.update({ record: canonicalFind(find), version, foundAt: foundAt(find) }, { transaction });
       return { kind: "stored", stored: storedOf(row), isNew: false };
@@ -192,6 +184,12 @@ export class FindStore {
     return this.models.finds.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
   }
 }
+
+/** A fault with its place in the whole batch: the edits before the fresh ones were stored already. */
+const later = ({ path, message }: Fault, passed: number): Fault => ({
+  path: path.replace(/^edits\[(\d+)\]/, (_all, index: string) => `edits[${Number(index) + passed}]`),
+  message,
+});
 
 function foundAt(find: Find): Date | null {
   return find.foundAt === undefined ? null : new Date(find.foundAt);
