@@ -112,6 +112,47 @@ export async function station(page: Page, name: string): Promise<void> {
   await page.locator(`[data-station="${name.toLowerCase()}"]`).waitFor();
 }
 
+/** A look to be recorded: its station, its character and the state that was seen. */
+export type Seen = readonly (readonly [station: string, character: string, state: string])[];
+
+/** Records looks, each at its station. */
+export async function record(page: Page, seen: Seen): Promise<void> {
+  for (const [name, character, state] of seen) {
+    await station(page, name);
+    await choose(page, character, state);
+  }
+}
+
+/** A young white ringed one from the pasture, its foot not looked at yet: the angel is one mistake away. */
+export const PALE_ON_GRASS: Seen = [
+  ["Ground", "habitat", "grassland"],
+  ["Cap", "cap-colour", "white"],
+  ["Under", "underside", "gills"],
+  ["Under", "gill-colour", "pink"],
+  ["Stem", "ring", "skirt"],
+];
+
+/** What is still asked for of it, beside its foot and nose, where nobody told the part of the world. */
+export const PALE_ON_GRASS_FURTHER: Seen = [
+  ["Ground", "host", "none-near"],
+  ["Cap", "cap-surface", "silky"],
+  ["Under", "gill-attachment", "free"],
+  ["Stem", "stem-surface", "smooth"],
+  ["Cut", "stain-heated", "none"],
+  ["Nose", "smell-heated", "mushroomy"],
+];
+
+/** Its foot dug out whole, nicked, and its smell. */
+export async function recordFootAndNose(page: Page): Promise<void> {
+  await station(page, "Foot");
+  await tell(page, "lifted", "whole");
+  await record(page, [
+    ["Foot", "base", "plain"],
+    ["Foot", "stain-base", "none"],
+    ["Nose", "smell", "mushroomy"],
+  ]);
+}
+
 /** The verdict on the dark half, once the answer is that of the latest touch. */
 export async function verdict(page: Page): Promise<string | null> {
   await page.locator('[data-verdict][data-state="fresh"]').first().waitFor();

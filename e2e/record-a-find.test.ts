@@ -5,8 +5,11 @@ import {
   newFind as begin,
   choose,
   mistakesTo,
+  PALE_ON_GRASS,
+  PALE_ON_GRASS_FURTHER,
   PHONE,
   reach,
+  record,
   startApplication,
   station,
   storedFind,
@@ -43,15 +46,7 @@ describe("recording a find in the browser", () => {
     await newFind(page);
     expect(await verdict(page)).to.equal("hold");
     await tell(page, "age", "young");
-    await station(page, "Ground");
-    await choose(page, "habitat", "grassland");
-    await station(page, "Cap");
-    await choose(page, "cap-colour", "white");
-    await station(page, "Under");
-    await choose(page, "underside", "gills");
-    await choose(page, "gill-colour", "pink");
-    await station(page, "Stem");
-    await choose(page, "ring", "skirt");
+    await record(page, PALE_ON_GRASS);
     await untilVerdict(page, "hold");
     expect(await mistakesTo(page, "amanita-virosa")).to.equal(1);
     const next = page.getByTestId("next-test");
@@ -83,17 +78,7 @@ describe("recording a find in the browser", () => {
 
     // what it still asks for where nobody told the part of the world
     await page.getByRole("button", { name: /^Body A/ }).click();
-    for (const [name, character, state] of [
-      ["Ground", "host", "none-near"],
-      ["Cap", "cap-surface", "silky"],
-      ["Under", "gill-attachment", "free"],
-      ["Stem", "stem-surface", "smooth"],
-      ["Cut", "stain-heated", "none"],
-      ["Nose", "smell-heated", "mushroomy"],
-    ] as const) {
-      await station(page, name);
-      await choose(page, character, state);
-    }
+    await record(page, PALE_ON_GRASS_FURTHER);
     await untilVerdict(page, "basket");
 
     await page.getByRole("link", { name: "Decide" }).click();
@@ -188,16 +173,7 @@ describe("recording a find in the browser", () => {
     const { page, context } = await application.open();
     await newFind(page);
     await tell(page, "age", "young");
-    for (const [name, character, state] of [
-      ["Ground", "habitat", "grassland"],
-      ["Cap", "cap-colour", "white"],
-      ["Under", "underside", "gills"],
-      ["Under", "gill-colour", "pink"],
-      ["Stem", "ring", "skirt"],
-    ] as const) {
-      await station(page, name);
-      await choose(page, character, state);
-    }
+    await record(page, PALE_ON_GRASS);
     await untilVerdict(page, "hold");
     await press(page, "h");
     await page.getByRole("button", { name: /^Begin/ }).click();

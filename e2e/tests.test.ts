@@ -8,7 +8,11 @@ import {
   choose,
   findIdOf,
   newFind,
+  PALE_ON_GRASS,
+  PALE_ON_GRASS_FURTHER,
   PHONE,
+  record,
+  recordFootAndNose,
   startApplication,
   station,
   tell,
@@ -70,28 +74,8 @@ describe("the tests", () => {
     // three bodies of the button-like kind; gills of the old one would do, but no print under a cup lets it through
     await newFind(application, page);
     await tell(page, "age", "young");
-    for (const [name, character, state] of [
-      ["Ground", "habitat", "grassland"],
-      ["Ground", "host", "none-near"],
-      ["Cap", "cap-colour", "white"],
-      ["Cap", "cap-surface", "silky"],
-      ["Under", "underside", "gills"],
-      ["Under", "gill-colour", "pink"],
-      ["Under", "gill-attachment", "free"],
-      ["Stem", "ring", "skirt"],
-      ["Stem", "stem-surface", "smooth"],
-      ["Cut", "stain-heated", "none"],
-      ["Nose", "smell-heated", "mushroomy"],
-    ] as const) {
-      await station(page, name);
-      await choose(page, character, state);
-    }
-    await station(page, "Foot");
-    await tell(page, "lifted", "whole");
-    await choose(page, "base", "plain");
-    await choose(page, "stain-base", "none");
-    await station(page, "Nose");
-    await choose(page, "smell", "mushroomy");
+    await record(page, [...PALE_ON_GRASS, ...PALE_ON_GRASS_FURTHER]);
+    await recordFootAndNose(page);
     for (const age of ["mature", "old"]) {
       await page.keyboard.press("b");
       await page.locator('[data-station="bodies"]').waitFor();

@@ -12,7 +12,7 @@ import { judge } from "./judge.ts";
 import { inheritedLooks, sceneOf } from "./scene.ts";
 import { rule, VERDICTS } from "./verdict.ts";
 
-const RUNS = Number(process.env.LAW_RUNS ?? 80);
+const RUNS = Number(process.env.LAW_RUNS ?? 150);
 const options = { numRuns: RUNS };
 
 /** How often a law was tried on a find in the basket; laws about baskets are empty without. */
