@@ -23,6 +23,7 @@ export {
   isAmongFood,
   isStricter,
   permitsEnding,
+  withEndingsInForce,
 } from "./decide/endings.ts";
 export { experienceMissing, FIRST_YEARS, HOUSE_RULES, type HouseRule, isDefault } from "./decide/house-rules.ts";
 export {

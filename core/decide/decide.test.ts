@@ -8,7 +8,7 @@ import { finds } from "../tests/arbitraries.ts";
 import { bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER, PALE_ON_GRASS } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { decide } from "./decision.ts";
-import { endingInForce, endingsFor, isAmongFood, permitsEnding } from "./endings.ts";
+import { endingInForce, endingsFor, isAmongFood, permitsEnding, withEndingsInForce } from "./endings.ts";
 import { experienceMissing, FIRST_YEARS, HOUSE_RULES, isDefault } from "./house-rules.ts";
 
 const CLEAR = findOf([bodyOf(FIELD_MUSHROOM), OLDER], GRASS);
@@ -60,6 +60,17 @@ describe("how a body may end", () => {
     expect(endingInForce(assess(OPEN, SHIPPED), "A", "basket")).to.equal("home-to-finish");
     expect(endingInForce(assess(CLEAR, SHIPPED), "A", "basket")).to.equal("basket");
     expect(endingInForce(assess(OPEN, SHIPPED), "A", undefined)).to.equal(undefined);
+    const claiming = (find: Find): Find => ({
+      ...find,
+      bodies: find.bodies.map((body) => ({ ...body, ending: "basket" })),
+    });
+    const endings = (find: Find) => find.bodies.map((body) => body.ending);
+    const out = (find: Find) => endings(withEndingsInForce(claiming(find), assess(find, SHIPPED)));
+    expect(out(OPEN)).to.deep.equal(OPEN.bodies.map(() => "home-to-finish"));
+    expect(out(CLEAR)[0]).to.equal("basket");
+    expect(endings(withEndingsInForce(claiming(CLEAR), undefined))).to.deep.equal(
+      CLEAR.bodies.map(() => "home-to-finish"),
+    );
   });
 });
 

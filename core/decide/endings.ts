@@ -1,5 +1,6 @@
 /** How a body may end: what the answer permits, and how an ending that it does not permit is read. */
 import type { Answer } from "../assess.ts";
+import type { Find } from "../find/schema.ts";
 import { ENDINGS, type Ending } from "../find/vocabulary.ts";
 
 /** Endings that put a body among what is eaten, now or later. */
@@ -71,3 +72,19 @@ export function endingInForce(answer: EndingAnswer, body: string, ending: Ending
 export function isStricter(answer: EndingAnswer, body: string, ending: Ending): boolean {
   return permitsEnding(answer, body, "basket") && !isAmongFood(ending);
 }
+
+/**
+ * A record as it goes out: what it claims of its bodies is read by the answer that it has now.
+ * @param answer undefined where there is none: then nothing is among food
+ */
+export function withEndingsInForce(find: Find, answer: EndingAnswer | undefined): Find {
+  return {
+    ...find,
+    bodies: find.bodies.map((body) => {
+      const ending = endingInForce(answer ?? NO_ANSWER, body.id, body.ending);
+      return ending === body.ending ? body : { ...body, ending };
+    }),
+  };
+}
+
+const NO_ANSWER: EndingAnswer = { verdict: "hold", bodies: [] };

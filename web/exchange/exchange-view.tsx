@@ -2,12 +2,14 @@
 import {
   convertTo,
   type Find,
+  isAmongFood,
   PLACE_KINDS,
   type PlaceKind,
   readFrom,
   sourceOf,
   TARGETS,
   type Target,
+  withEndingsInForce,
 } from "@jittery-cap/core";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
@@ -23,6 +25,7 @@ import { deliver, keepNewFind } from "../device/outbox.ts";
 import { ownRules } from "../device/settled.ts";
 import { Choice } from "../find/choice.tsx";
 import { TOUCH, tone } from "../theme/tokens.ts";
+import { askJudge } from "../worker/judge.ts";
 
 const TARGET_WORDS: Readonly<Record<Target, { readonly name: string; readonly file: string; readonly type: string }>> =
   {
@@ -39,6 +42,12 @@ const PLACE_WORDS: Readonly<Record<PlaceKind, string>> = {
   "10km": "rounded to 10 km",
   none: "without places",
 };
+/** A find that claims one of its bodies to be among food is judged before it goes out: the claim may be older than the record. */
+async function asItStands(find: Find): Promise<Find> {
+  if (find.bodies.every((body) => body.ending === undefined || !isAmongFood(body.ending))) return find;
+  return withEndingsInForce(find, await askJudge(find).catch(() => undefined));
+}
+
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 
 export function ExchangeView() {
@@ -53,7 +62,7 @@ export function ExchangeView() {
     const [listed, kept] = await Promise.all([listFinds(), device.finds.toArray()]);
     const all = new Map((listed ?? []).map(({ find }) => [find.id, find]));
     for (const { find } of kept) all.set(find.id, find);
-    const converted = convertTo(target, [...all.values()], places, new Date());
+    const converted = convertTo(target, await Promise.all([...all.values()].map(asItStands)), places, new Date());
     setLosses(converted.losses);
     const { file, type } = TARGET_WORDS[target];
     const content = typeof converted.content === "string" ? converted.content : new Uint8Array(converted.content);
