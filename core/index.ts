@@ -48,7 +48,7 @@ export {
   stricterOf,
   stricterRules,
 } from "./decide/settled.ts";
-export { type Standing, standingOf } from "./decide/standing.ts";
+export { type Standing, type StandingAnswer, standingOf } from "./decide/standing.ts";
 export {
   conditionText,
   isCapOnly,

@@ -6,6 +6,7 @@ import { pino } from "pino";
 import { startWeatherStation } from "../stand-ins/weather-station.ts";
 import { loadDemo } from "./demo.ts";
 import { createApp } from "./http/app.ts";
+import { Judging } from "./judging.ts";
 import { readSettings } from "./settings.ts";
 import { isAnswering, openDatabase } from "./store/database.ts";
 import { DecisionStore } from "./store/decisions.ts";
@@ -35,11 +36,13 @@ async function main(): Promise<void> {
   if (settings.LOAD_DEMO === "yes") logger.info({ finds: await loadDemo(store, LOCAL_PERSON) }, "demo data loaded");
 
   const simulated = settings.WEATHER_STATION_URL === undefined ? await startWeatherStation() : undefined;
+  const judging = new Judging(knowledge);
   let stopping = false;
   const app = createApp({
     store,
     pictures,
-    decisions: new DecisionStore(models, store, knowledge),
+    judging,
+    decisions: new DecisionStore(models, store, knowledge, judging),
     packets: new PacketStore(models, store),
     settled: new SettledStore(database, models),
     station: stationAt(settings.WEATHER_STATION_URL ?? addressOf(simulated)),

@@ -7,8 +7,9 @@ import express, { type Express } from "express";
 import helmet from "helmet";
 import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
+import { Judging } from "../judging.ts";
 import type { DecisionStore } from "../store/decisions.ts";
-import type { FindStore, StoredFind } from "../store/finds.ts";
+import type { FindStore } from "../store/finds.ts";
 import type { PacketStore } from "../store/packets.ts";
 import type { PictureStore } from "../store/pictures.ts";
 import type { SettledStore } from "../store/settled.ts";
@@ -41,6 +42,8 @@ export interface AppParts {
   readonly settled: SettledStore;
   /** The weather station, where there is one. */
   readonly station?: Station | undefined;
+  /** Shared with the store of decisions, so that a record is judged once. */
+  readonly judging?: Judging;
   readonly isDatabaseUp: () => Promise<boolean>;
   /** Whether the server is being stopped: connections are kept no longer than their request. */
   readonly isStopping?: () => boolean;
@@ -116,7 +119,7 @@ export function createApp(parts: AppParts): Express {
   app.use("/api/decisions", latestDecisionRoutes({ decisions: parts.decisions, owner }));
   app.use("/api/finds", findDecisionRoutes({ decisions: parts.decisions, owner }));
   app.use("/api/finds", pictureRoutes({ pictures: parts.pictures, owner }));
-  app.use("/api/finds", findRoutes({ store, owner, verdictOf: verdictCache(knowledge) }));
+  app.use("/api/finds", findRoutes({ store, owner, judging: parts.judging ?? new Judging(knowledge) }));
   app.use("/api", (request, response) => sendProblem(response, 404, `There is nothing at ${request.originalUrl}.`));
 
   const { webFolder } = parts;
@@ -134,16 +137,4 @@ export function createApp(parts: AppParts): Express {
   }
   app.use(problemHandler(logger));
   return app;
-}
-
-/** Judging is cheap but not free: a find is judged once a version. */
-function verdictCache(knowledge: Knowledge): (stored: StoredFind) => string {
-  const known = new Map<string, { version: number; verdict: string }>();
-  return ({ find, version }) => {
-    const cached = known.get(find.id);
-    if (cached?.version === version) return cached.verdict;
-    const { verdict } = assess(find, knowledge);
-    known.set(find.id, { version, verdict });
-    return verdict;
-  };
 }

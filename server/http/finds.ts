@@ -2,7 +2,8 @@
 import { editSchema, type Find, findSchema } from "@jittery-cap/core";
 import { type Response, Router } from "express";
 import { z } from "zod";
-import type { FindStore, StoredFind, Written } from "../store/finds.ts";
+import type { Judging } from "../judging.ts";
+import type { FindStore, Written } from "../store/finds.ts";
 import { parseOr400, sendFaults, sendProblem } from "./problem.ts";
 
 const version = z.int().nonnegative();
@@ -16,19 +17,25 @@ const listQuery = z.strictObject({ deleted: z.enum(["true", "false"]).optional()
 export interface FindRoutes {
   readonly store: FindStore;
   readonly owner: string;
-  /** Judged afresh with today's sheets; what a client says of an answer is never stored. */
-  readonly verdictOf: (stored: StoredFind) => string;
+  /** Judges with today's sheets; what a client says of an answer is never stored. */
+  readonly judging: Judging;
 }
 
 /** The routes under /api/finds. */
-export function findRoutes({ store, owner, verdictOf }: FindRoutes): Router {
+export function findRoutes({ store, owner, judging }: FindRoutes): Router {
   const router = Router();
 
   router.get("/", async (request, response) => {
     const query = parseOr400(listQuery, request.query, response);
     if (query === undefined) return;
     const finds = await store.list(owner, query.deleted === "true");
-    response.json({ finds: finds.map((stored) => ({ ...stored, verdict: verdictOf(stored) })) });
+    const listed = await Promise.all(
+      finds.map(async (stored) => {
+        const { verdict } = await judging.standing(stored.find.id, stored.version, stored.find);
+        return { ...stored, verdict };
+      }),
+    );
+    response.json({ finds: listed });
   });
 
   router.get("/:id", async (request, response) => {

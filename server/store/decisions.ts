@@ -1,7 +1,6 @@
 /** Decisions as they are kept: written once, frozen, never changed. */
 import {
   type Answer,
-  assess,
   type BodyEnding,
   bodyEndingSchema,
   DEFAULT_RULES,
@@ -19,6 +18,7 @@ import {
   standingOf,
 } from "@jittery-cap/core";
 import { z } from "zod";
+import { Judging } from "../judging.ts";
 import { createOnce } from "./collisions.ts";
 import type { FindStore, StoredFind } from "./finds.ts";
 import type { DecisionRow, Models } from "./models.ts";
@@ -61,11 +61,13 @@ export class DecisionStore {
   private readonly models: Models;
   private readonly finds: FindStore;
   private readonly knowledge: Knowledge;
+  private readonly judging: Judging;
 
-  constructor(models: Models, finds: FindStore, knowledge: Knowledge) {
+  constructor(models: Models, finds: FindStore, knowledge: Knowledge, judging = new Judging(knowledge)) {
     this.models = models;
     this.finds = finds;
     this.knowledge = knowledge;
+    this.judging = judging;
   }
 
   /** Decides the find as the server holds it, with the server's own answer. The same request again decides nothing new. */
@@ -79,7 +81,7 @@ export class DecisionStore {
     const there = await this.models.decisions.findByPk(id);
     if (there !== null)
       return there.ownerId === ownerId && there.findId === findId
-        ? { kind: "decided", decision: this.kept(there, await this.current(ownerId, findId)), isNew: false }
+        ? { kind: "decided", decision: await this.kept(there, await this.finds.read(ownerId, findId)), isNew: false }
         : { kind: "refused", faults: [ID_TAKEN] };
     const stored = await this.finds.read(ownerId, findId);
     if (stored === undefined) return { kind: "missing" };
@@ -99,11 +101,7 @@ export class DecisionStore {
       },
     );
     if (row.ownerId !== ownerId || row.findId !== findId) return { kind: "refused", faults: [ID_TAKEN] };
-    return { kind: "decided", decision: this.kept(row, stored.find), isNew };
-  }
-
-  private async current(ownerId: string, findId: string): Promise<Find | undefined> {
-    return (await this.finds.read(ownerId, findId))?.find;
+    return { kind: "decided", decision: await this.kept(row, stored), isNew };
   }
 
   /** A rule that rests on experience holds only where the owner's own finds show it, whoever wrote it into the record. */
@@ -124,20 +122,21 @@ export class DecisionStore {
         ["id", "DESC"],
       ],
     });
-    const now = await this.current(ownerId, findId);
-    return rows.map((row) => this.kept(row, now));
+    const now = await this.finds.read(ownerId, findId);
+    return Promise.all(rows.map((row) => this.kept(row, now)));
   }
 
   /** The latest decision of every find that is not put away, with the record as it is now. */
   async latest(ownerId: string): Promise<KeptDecision[]> {
     const rows = await this.models.decisions.findAll({ where: { ownerId }, order: [["decidedAt", "DESC"]] });
-    const current = new Map((await this.finds.list(ownerId)).map(({ find }) => [find.id, find]));
-    return rows
-      .filter((row, index) => rows.findIndex((one) => one.findId === row.findId) === index)
-      .flatMap((row) => {
+    const current = new Map((await this.finds.list(ownerId)).map((stored) => [stored.find.id, stored]));
+    const latest = rows.filter((row, index) => rows.findIndex((one) => one.findId === row.findId) === index);
+    return Promise.all(
+      latest.flatMap((row) => {
         const now = current.get(row.findId);
         return now === undefined ? [] : [this.kept(row, now)];
-      });
+      }),
+    );
   }
 
   /**
@@ -145,16 +144,17 @@ export class DecisionStore {
    * is cleared is what the answer then, today's to the frozen record and today's to the record as it is now all clear.
    * @param now the record as it is now; undefined where the find was put away: then nothing is cleared
    */
-  private kept(row: DecisionRow, now: Find | undefined): KeptDecision {
+  private async kept(row: DecisionRow, now: StoredFind | undefined): Promise<KeptDecision> {
     const { find, rules, edition, answer, endings } = frozenSchema.parse(row.frozen);
-    const answers = edition === this.knowledge.edition ? [answer] : [answer, assess(find, this.knowledge)];
-    const standing = standingOf(now === undefined ? [] : [...answers, assess(now, this.knowledge)]);
+    const frozen = edition === this.knowledge.edition ? [] : [await this.judging.standing(row.id, row.version, find)];
+    const current = now === undefined ? [] : [await this.judging.standing(now.find.id, now.version, now.find)];
+    const standing = standingOf(now === undefined ? [] : [answer, ...frozen, ...current]);
     return {
       id: row.id,
       decidedAt: row.decidedAt.toISOString(),
       version: row.version,
       find,
-      ...(now === undefined ? {} : { current: now }),
+      ...(now === undefined ? {} : { current: now.find }),
       rules,
       edition,
       answer,
