@@ -4,7 +4,7 @@
  *
  * `npm run study` draws, prints and writes docs/study.md and its plots; `-- --short` takes a twentieth of the draws and
  * writes nothing; `-- --part leave-one-out` (advice, leave-one-out, forgotten-one, forgotten-two, weather, described)
- * takes one part and writes nothing. Seeded: equal numbers every time, whatever the number of threads.
+ * takes one part, `-- --sheet mycena-pura` the finds of one sheet, and writes nothing. Seeded: equal numbers every time, whatever the number of threads.
  */
 import { writeFileSync } from "node:fs";
 import { availableParallelism } from "node:os";
@@ -40,14 +40,21 @@ function isPart(word: string): word is Part {
 
 async function main(): Promise<void> {
   const { values } = parseArgs({
-    options: { part: { type: "string", multiple: true }, short: { type: "boolean", default: false } },
+    options: {
+      part: { type: "string", multiple: true },
+      sheet: { type: "string", multiple: true },
+      short: { type: "boolean", default: false },
+    },
   });
   const parts: readonly Part[] = (values.part ?? [...PARTS]).map((word) => {
     if (!isPart(word)) throw new Error(`--part: one of ${PARTS.join(", ")}`);
     return word;
   });
   const knowledge = readKnowledge();
-  const tasks = tasksOf(knowledge, parts, values.short ? SHORT : 1);
+  for (const id of values.sheet ?? []) if (!knowledge.byId.has(id)) throw new Error(`--sheet: there is no sheet ${id}`);
+  const tasks = tasksOf(knowledge, parts, values.short ? SHORT : 1).filter(
+    ({ sheet }) => values.sheet === undefined || values.sheet.includes(sheet),
+  );
   const begun = performance.now();
   const tallies = await simulateAll(tasks);
   const described = parts.includes("described") ? describedOutcomes(knowledge) : undefined;
@@ -55,7 +62,7 @@ async function main(): Promise<void> {
   const took = `${minutes.toFixed(0)} minutes on ${availableParallelism()} threads`;
   const report = reportOf(tallies, described, knowledge, took);
   process.stdout.write(report);
-  if (values.short || values.part !== undefined) return;
+  if (values.short || values.part !== undefined || values.sheet !== undefined) return;
   writeFileSync(new URL("study.md", DOCS), report);
   writeFileSync(new URL("study.svg", DOCS), plotOf(tallies, knowledge));
   writeFileSync(new URL("study-open-world.svg", DOCS), openWorldPlotOf(tallies));
