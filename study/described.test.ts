@@ -20,6 +20,16 @@ describe("finds that people described", () => {
     for (const { described, answer } of of("incomplete"))
       expect(described.want, described.name).to.include(answer.verdict);
   });
+  it("with a slow faint yellow at the foot are offered heat next, and heat settles them", () => {
+    const told = (name: string) => outcomes.find(({ described }) => described.name === name)?.answer;
+    const before = told("slow faint yellow at the foot, not heated");
+    expect(before?.verdict).to.equal("hold");
+    const heat = before?.next.tests.find((test) => test.test === "heat-and-smell");
+    expect(heat?.opens.character).to.be.oneOf(["stain-heated", "smell-heated"]);
+    expect(heat?.shows.join()).to.contain("heat");
+    expect(before?.next.nothingHelps).to.equal(undefined);
+    expect(told("slow faint yellow at the foot, heated: nothing more")?.verdict).to.equal("basket");
+  });
   it("never come to basket where they are poisonous, slip or none, nor rule their own kind out", () => {
     expect(of("dangers")).not.to.be.empty;
     for (const { described, answer, wrong } of [...of("dangers"), ...of("strangers")]) {

@@ -357,7 +357,7 @@ function shows({ states, age, body }: Proof, clause: Clause): boolean {
 const NO_PROOFS: readonly Proof[] = [];
 
 /** Whether every clause of a way is shown, by the site or by any body, or by the one body that is asked about. */
-function isConfirmed(clauses: readonly Clause[], proofs: Proofs, on?: BodyScene): boolean {
+export function isConfirmed(clauses: readonly Clause[], proofs: Proofs, on?: BodyScene): boolean {
   for (const clause of clauses) {
     let isShown = false;
     for (const proof of proofs.get(clause.character) ?? NO_PROOFS)

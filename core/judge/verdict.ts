@@ -165,6 +165,14 @@ function awayWords(mistakes: number, status: DangerDistance["status"]): string {
   return mistakes > 1 && status === "one-mistake" ? `${away}, but by soft points alone` : away;
 }
 
+/** The house rules that keep some kinds out, by name, each once. */
+function rulesThatRefuse(refused: readonly Candidate[]): string {
+  const rules = refused.flatMap(({ sheet }) =>
+    sheet.houseRule === undefined ? [] : [HOUSE_RULE_WORDS[sheet.houseRule]],
+  );
+  return [...new Set(rules)].join("; ");
+}
+
 function holdReasons(judgement: Judgement, fitting: readonly Candidate[], answering: readonly Candidate[]): Reason[] {
   const { scene, dangers, rules, refusals } = judgement;
   const reasons: Reason[] = [];
@@ -190,7 +198,7 @@ function holdReasons(judgement: Judgement, fitting: readonly Candidate[], answer
   if (refused.length > 0)
     reasons.push({
       code: "refused-kind-fits",
-      text: `It may still be ${namesOf(refused)}, which the house rules refuse.`,
+      text: `It may still be ${namesOf(refused)}, which the house rules refuse (${rulesThatRefuse(refused)}).`,
       sheets: refused.map((one) => one.sheet.id),
     });
   if (rules.naming === "species" && fitting.length > 1)

@@ -56,7 +56,7 @@ describe("if you were wrong", () => {
     const foot = consequences.find((one) => one.character === "base" && one.body === "A");
     for (const angel of ["amanita-phalloides", "amanita-virosa", "amanita-bisporigera", "amanita-subjunquillea"])
       expect(foot?.nearer.find((one) => one.sheet === angel)).to.include({ from: 2, to: 1 });
-    expect(foot?.what).to.equal("shape of the foot of A");
+    expect(foot?.what).to.equal("the shape of the foot of A");
   });
 
   it("brings to light what is weakest first, and leaves out what moves nothing", () => {

@@ -2,7 +2,7 @@
 import { entryCharacters } from "../find/entry.ts";
 import type { Body, Find } from "../find/schema.ts";
 import { type CharacterId, SITE_CHARACTERS } from "../find/vocabulary.ts";
-import { CHARACTER_WORDS } from "../find/words.ts";
+import { characterPhrase } from "../find/words.ts";
 import { judge } from "../judge/judge.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 
@@ -36,7 +36,7 @@ export function ifWrong(find: Find, knowledge: Knowledge): readonly IfWrong[] {
       return nearest.mistakes < from ? [{ sheet: sheet.id, name: sheet.names.common, from, to: nearest.mistakes }] : [];
     });
     const where = body === "site" ? "" : ` of ${body}`;
-    return { character, body, what: `${CHARACTER_WORDS[character].plain}${where}`, nearer };
+    return { character, body, what: `${characterPhrase(character)}${where}`, nearer };
   };
   const ofSite = SITE_CHARACTERS.filter((character) => find.site?.[character] !== undefined).map((character) =>
     weigh(character, "site", { ...find, site: { ...find.site, [character]: undefined } }),

@@ -1,5 +1,6 @@
 /** The tests that could still be done on this find, with what each would show if the find is what it seems to be. */
 import { type Age, type CharacterId, isHardLook } from "../find/vocabulary.ts";
+import { isConfirmed, type Proofs } from "../judge/candidates.ts";
 import { familyBit, familyBitOf } from "../judge/families.ts";
 import type { Judgement } from "../judge/judge.ts";
 import type { Look } from "../judge/looks.ts";
@@ -8,7 +9,7 @@ import { SHARE } from "../judge/ranking.ts";
 import { type BodyScene, hasQuickLook, ONCE_ONLY } from "../judge/scene.ts";
 import { weighSizes } from "../judge/sizes.ts";
 import { CONTRADICTS, NEVER, weigh } from "../judge/weigh.ts";
-import { FREQUENCIES, type Sheet } from "../knowledge/sheet.ts";
+import { type Clause, FREQUENCIES, type Sheet } from "../knowledge/sheet.ts";
 import { type Column, countBits, MEASURES, type Measure, type Tables, tablesOfSheets } from "../knowledge/tables.ts";
 import { expectedLook, expectedMeasures } from "./expected.ts";
 import { FIELD_TESTS, type FieldTest } from "./field-tests.ts";
@@ -155,19 +156,25 @@ function sizesAgainst(dangers: Tables, supposed: Sheet, { body }: BodyScene): Ag
   return [{ character: first, family: familyBit("size"), hits, power: (row) => (hits[row] === 0 ? 0 : 1) }];
 }
 
-/** Whether the expected results of an option would confirm a must of this sheet. */
-export function showsMust({ looks, conditions }: Option, sheet: Sheet, character: string): boolean {
-  return looks.some(
-    (look) =>
-      look.character === character &&
-      !isHidden(look, conditions) &&
-      sheet.musts.some((must) =>
-        must.ways
-          .flat()
-          .some(
-            (clause) =>
-              clause.character === look.character && look.states.every((state) => clause.states.includes(state)),
-          ),
-      ),
+/**
+ * Whether the expected results of an option would confirm a must of this sheet, or bring it nearer: by the must's own
+ * character, or by a way of it that they complete with what is seen already (heat settles a faint yellow at the foot).
+ */
+export function showsMust({ looks, conditions }: Option, sheet: Sheet, character: string, proofs: Proofs): boolean {
+  const shown = (clause: Clause): boolean =>
+    looks.some(
+      (look) =>
+        look.character === clause.character &&
+        !isHidden(look, conditions) &&
+        look.states.every((state) => clause.states.includes(state)),
+    );
+  return sheet.musts.some((must) =>
+    must.ways.some(
+      (way) =>
+        way.some((clause) => clause.character === character && shown(clause)) ||
+        (must.character === character &&
+          way.some(shown) &&
+          way.every((clause) => shown(clause) || isConfirmed([clause], proofs))),
+    ),
   );
 }

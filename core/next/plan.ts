@@ -5,7 +5,8 @@
  * first what is likeliest to end the matter for its cost.
  */
 import type { Age, CharacterId } from "../find/vocabulary.ts";
-import { AGES_MUST, type Candidate, type Contradiction } from "../judge/candidates.ts";
+import { wordList } from "../find/words.ts";
+import { AGES_MUST, type Candidate, type Contradiction, type Proofs, proofsOf } from "../judge/candidates.ts";
 import { agreementOf } from "../judge/contradictions.ts";
 import { evidenceOf, type Judgement } from "../judge/judge.ts";
 import type { Ruling } from "../judge/verdict.ts";
@@ -94,7 +95,8 @@ export function planNext(
   const needs = needsOf(judgement, options);
   const musts = mustsToShow(supposed);
   const cover = cheapestCover(problemOf(options, needs, musts, supposed, judgement));
-  const chosen = inOrder(cover?.chosen ?? [], options, needs, musts, supposed);
+  const proofs = proofsOf(judgement.scene);
+  const chosen = inOrder(cover?.chosen ?? [], { options, needs, musts, supposed, proofs });
   const tests = [
     ...ages,
     ...chosen.map((index) => {
@@ -102,7 +104,7 @@ export function planNext(
       if (option === undefined) return [];
       const moves = movedBy(index, needs, asked);
       const opens = openedBy(option, index, needs, asked, musts, supposed);
-      const shows = supposed.mustsMissing.filter((must) => showsMust(option, supposed.sheet, must.character));
+      const shows = supposed.mustsMissing.filter((must) => showsMust(option, supposed.sheet, must.character, proofs));
       take(needs, index);
       return [
         planned(
@@ -190,16 +192,21 @@ function furtherOf(judgement: Judgement, supposed: Candidate, open: readonly Nee
   };
   if (supposed.near !== undefined)
     say({ text: `Take another body of the troop and look at ${supposed.near.text.replace(/ \(.*/s, "")} there.` });
-  for (const need of open)
-    for (const danger of need.dangers.slice(0, FURTHER_DANGERS)) {
-      const { masks } = evidenceOf(judgement, danger, need.body);
-      const lifting = masks.filter((mask) => mask.lift !== undefined);
-      for (const mask of lifting.slice(0, 1)) say({ text: `${capital(mask.lift ?? "")}.` });
-      if (lifting.length === 0)
-        say({
-          text: `${capital(`the ${danger.sheet.names.common}`)} and the ${supposed.sheet.names.common} are not told apart on ${need.body} by anything that the eye or the nose can do; spores under a microscope, or somebody who knows both, may.`,
-        });
+  for (const need of open) {
+    const alike: string[] = [];
+    for (const danger of need.dangers) {
+      const [lifting] = evidenceOf(judgement, danger, need.body).masks.filter((mask) => mask.lift !== undefined);
+      if (lifting === undefined) alike.push(`the ${danger.sheet.names.common}`);
+      else say({ text: `${capital(lifting.lift ?? "")}.` });
     }
+    if (alike.length > 0) {
+      const more = alike.length - FURTHER_DANGERS;
+      const named = more > 1 ? [...alike.slice(0, FURTHER_DANGERS), `${more} others`] : alike;
+      say({
+        text: `Nothing that eye or nose can do tells the ${supposed.sheet.names.common} on ${need.body} from ${wordList(named)}; spores under a microscope, or somebody who knows them, may.`,
+      });
+    }
+  }
   for (const { text } of supposed.misplaced) say({ text: `${text} Somebody who knows the kind there has to see it.` });
   return further.slice(0, FURTHER_AT_MOST);
 }
@@ -220,8 +227,11 @@ function problemOf(
   judgement: Judgement,
 ): CoverProblem {
   const demands = needs.flatMap((need) => demandsOf(need, judgement.rules.distance));
+  const proofs = proofsOf(judgement.scene);
   for (const must of musts) {
-    const showing = options.flatMap((option, index) => (showsMust(option, supposed.sheet, must) ? [index] : []));
+    const showing = options.flatMap((option, index) =>
+      showsMust(option, supposed.sheet, must, proofs) ? [index] : [],
+    );
     demands.push({ atLeast: 1, groups: [showing] });
   }
   // a look that is in doubt is looked at again; what refuses beside the supposed kind is told from it
@@ -269,10 +279,19 @@ function supposedOf({ candidates }: Judgement): Candidate | undefined {
 /** The chosen options by the ratio rule: the one most likely to end the matter for its cost first. */
 function inOrder(
   chosen: readonly number[],
-  options: readonly Option[],
-  needs: readonly Need[],
-  musts: ReadonlySet<string>,
-  supposed: Candidate,
+  {
+    options,
+    needs,
+    musts,
+    supposed,
+    proofs,
+  }: {
+    readonly options: readonly Option[];
+    readonly needs: readonly Need[];
+    readonly musts: ReadonlySet<string>;
+    readonly supposed: Candidate;
+    readonly proofs: Proofs;
+  },
 ): readonly number[] {
   let weights = 0;
   for (const { dangers } of needs) for (const { sheet } of dangers) weights += TIER_WEIGHT[sheet.tier] ?? 0;
@@ -290,7 +309,7 @@ function inOrder(
         ending += (TIER_WEIGHT[sheet.tier] ?? 0) * best;
       }
     }
-    const shown = [...musts].filter((must) => showsMust(option, supposed.sheet, must)).length;
+    const shown = [...musts].filter((must) => showsMust(option, supposed.sheet, must, proofs)).length;
     const failing = (weights > 0 ? (ODDS_OF_DANGER * ending) / weights : 0) + ODDS_OF_A_MUST_FAILING * shown;
     return [{ index, cost: costOf(option.test), failing: Math.min(1, failing) }];
   });

@@ -195,14 +195,22 @@ function Way({ answer, findId }: { answer: Answer; findId: string }) {
           {one.text}
         </Typography>
       ))}
-      {cannotSettle.map((one) => (
+      {cannotSettle.slice(0, SETTLED_NOT).map((one) => (
         <Typography key={one.sheet + one.body} sx={{ pt: 1, color: tone.inkSoft }}>
           {one.why.charAt(0).toUpperCase() + one.why.slice(1)}.
         </Typography>
       ))}
+      {cannotSettle.length > SETTLED_NOT && (
+        <Typography sx={{ pt: 1, color: tone.inkSoft }}>
+          {cannotSettle.length - SETTLED_NOT} more stand likewise: they are on the board.
+        </Typography>
+      )}
     </Section>
   );
 }
+
+/** So many dangers that no test settles are told one by one; the board shows them all. */
+const SETTLED_NOT = 3;
 
 function Bodies({ answer, find }: { answer: Answer; find: Find }) {
   return (

@@ -32,7 +32,7 @@ export function IfOneWereWrong({ wrongs }: { readonly wrongs: readonly IfWrong[]
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gap: 0.75 }}>
         {shown.map((wrong) => (
           <Box component="li" key={wrong.character + wrong.body} sx={{ lineHeight: 1.4 }}>
-            <b>If the {wrong.what} were wrong</b>,{" "}
+            <b>If {wrong.what} were wrong</b>,{" "}
             <span style={{ color: tone.onDarkSoft }}>{consequenceWords(wrong)}.</span>
           </Box>
         ))}
