@@ -87,7 +87,7 @@ const PICTURES: readonly Picture[] = [
 async function readOnBlack(page: Page): Promise<void> {
   await page.locator('[data-print="B"]').getByRole("button", { name: "it lies thick" }).click();
   await page.locator('[data-half="black"] [data-state="white"]').click();
-  await page.locator('[data-verdict="basket"]').waitFor();
+  await page.locator('[data-verdict][data-state="fresh"]').first().waitFor();
 }
 
 /** A simulated picture under warm light, read. */

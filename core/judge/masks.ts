@@ -182,6 +182,7 @@ export const MASKS: readonly Mask[] = [
     provesMusts: true,
     inForce: (c) => c.lifted !== "whole" && c.joinedFeet,
     why: "the cluster was cut off, not lifted: that its feet are joined was seen, what each has below was not",
+    lift: "take another cluster with its feet, out of the wood, and look at each below",
   },
   {
     id: "base-worn",

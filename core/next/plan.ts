@@ -192,20 +192,19 @@ function furtherOf(judgement: Judgement, supposed: Candidate, open: readonly Nee
   };
   if (supposed.near !== undefined)
     say({ text: `Take another body of the troop and look at ${supposed.near.text.replace(/ \(.*/s, "")} there.` });
-  for (const need of open) {
-    const alike: string[] = [];
+  const alike = new Map<string, string[]>();
+  for (const need of open)
     for (const danger of need.dangers) {
-      const [lifting] = evidenceOf(judgement, danger, need.body).masks.filter((mask) => mask.lift !== undefined);
-      if (lifting === undefined) alike.push(`the ${danger.sheet.names.common}`);
-      else say({ text: `${capital(lifting.lift ?? "")}.` });
+      const lifting = evidenceOf(judgement, danger, need.body).masks.find((mask) => mask.lift !== undefined);
+      if (lifting !== undefined) say({ text: `${capital(lifting.lift ?? "")}.` });
+      else alike.set(need.body, [...(alike.get(need.body) ?? []), `the ${danger.sheet.names.common}`]);
     }
-    if (alike.length > 0) {
-      const more = alike.length - FURTHER_DANGERS;
-      const named = more > 1 ? [...alike.slice(0, FURTHER_DANGERS), `${more} others`] : alike;
-      say({
-        text: `Nothing that eye or nose can do tells the ${supposed.sheet.names.common} on ${need.body} from ${wordList(named)}; spores under a microscope, or somebody who knows them, may.`,
-      });
-    }
+  for (const [body, names] of alike) {
+    const more = names.length - FURTHER_DANGERS;
+    const named = more > 1 ? [...names.slice(0, FURTHER_DANGERS), `${more} others`] : names;
+    say({
+      text: `Nothing that eye or nose can do tells the ${supposed.sheet.names.common} on ${body} from ${wordList(named)}; spores under a microscope, or somebody who knows them, may.`,
+    });
   }
   for (const { text } of supposed.misplaced) say({ text: `${text} Somebody who knows the kind there has to see it.` });
   return further.slice(0, FURTHER_AT_MOST);
