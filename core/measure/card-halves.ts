@@ -2,7 +2,7 @@
  * On which half of the split card a deposit lies, by the card's own geometry and by what lies all around: not by a ring
  * that may itself be deposit.
  */
-import { chromaOf, type Linear, labOf, linearOf, luminance } from "./colour.ts";
+import { chromaOf, LINEAR, type Linear, labOf, luminance, meanOf } from "./colour.ts";
 import type { Raster, Spot } from "./raster.ts";
 import { reflectance } from "./reflectance.ts";
 
@@ -98,8 +98,6 @@ function squaresOf(raster: Raster, at: { white: Spot; black: Spot }, card: Card)
   follow(labels, across, squareAt(at.black), BLACK, halves);
   return { across, down, side, colours, halves };
 }
-
-const LINEAR = Float64Array.from({ length: 256 }, (_, channel) => linearOf(channel));
 
 const colourAt = (colours: Float64Array, square: number): Linear => [
   colours[square * 3] ?? 0,
@@ -248,9 +246,4 @@ function onBlack(hits: readonly Hit[], card: Card): Omit<Ground, "fromSeam"> {
     (part) => Math.abs(luminance(part) - luminance(card.black)) / luminance(card.white),
   );
   return { side: "black", ...card, uneven: off.length > 0 && Math.max(...off) > BLACK_WITHIN };
-}
-
-function meanOf(all: readonly Linear[]): Linear {
-  const mean = (channel: 0 | 1 | 2) => all.reduce((sum, one) => sum + one[channel], 0) / all.length;
-  return [mean(0), mean(1), mean(2)];
 }

@@ -11,6 +11,20 @@ export function linearOf(channel: number): number {
   return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4;
 }
 
+/** `linearOf` of every value that a channel can have: pictures have many pixels. */
+export const LINEAR: Float64Array = Float64Array.from({ length: 256 }, (_, channel) => linearOf(channel));
+
+/** The mean of some colours, in linear light. */
+export function meanOf(all: readonly Linear[]): Linear {
+  let [red, green, blue] = [0, 0, 0];
+  for (const one of all) {
+    red += one[0];
+    green += one[1];
+    blue += one[2];
+  }
+  return [red / all.length, green / all.length, blue / all.length];
+}
+
 /** Linear light, 0 to 1, as a channel of an sRGB picture, 0 to 255, not rounded (IEC 61966-2-1). */
 export function channelOf(linear: number): number {
   const within = Math.min(1, Math.max(0, linear));

@@ -5,7 +5,7 @@
  */
 
 import type { Ground } from "./card-halves.ts";
-import { deltaE, type Lab, type Linear, labOf, linearOf } from "./colour.ts";
+import { deltaE, type Lab, LINEAR, type Linear, labOf, meanOf } from "./colour.ts";
 import type { Raster, Spot } from "./raster.ts";
 import { CARD, reflectance } from "./reflectance.ts";
 
@@ -108,7 +108,6 @@ function pixelsOf(raster: Raster, { x, y }: Spot, radius: number, ground: Ground
   return pixels;
 }
 
-const LINEAR = Float64Array.from({ length: 256 }, (_, channel) => linearOf(channel));
 const AROUND = [
   [-1, -1],
   [0, -1],
@@ -162,14 +161,4 @@ function beyondOf(half: number, off: Linear, times: number): readonly Linear[] {
 
 function quantile(sorted: readonly number[], share: number): number {
   return sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0;
-}
-
-function meanOf(all: readonly Linear[]): Linear {
-  let [red, green, blue] = [0, 0, 0];
-  for (const one of all) {
-    red += one[0];
-    green += one[1];
-    blue += one[2];
-  }
-  return [red / all.length, green / all.length, blue / all.length];
 }
