@@ -2,7 +2,7 @@ import { expect } from "chai";
 import { assess } from "../assess.ts";
 import { basketFinds } from "../tests/border-finds.ts";
 import { SHIPPED } from "../tests/shipped.ts";
-import { conditionsMet, OWN_LOOKS, restsOnLooks, type Said } from "./conditions-met.ts";
+import { conditionsMet, OWN_LOOKS, restsOnCharacters, type Said } from "./conditions-met.ts";
 import type { WitnessLook } from "./packet.ts";
 
 const [made] = basketFinds();
@@ -18,7 +18,7 @@ const met = (...said: (Partial<Said> & Pick<Said, "kind">)[]) => [
 ];
 const [kept] = find.bodies.filter((body) => body.keep !== false);
 if (kept === undefined) throw new Error("nothing kept");
-const rests = restsOnLooks(answer).get(kept.id) ?? new Set<string>();
+const rests = restsOnCharacters(answer);
 /** What somebody sees who sees the same as the finder, at what the answer rests on. */
 const same: readonly WitnessLook[] = (kept.seen ?? [])
   .filter((entry) => rests.has(entry.character) && entry.states !== undefined)
@@ -60,6 +60,23 @@ describe("conditions of an answer", () => {
       .filter((entry) => !rests.has(entry.character) && entry.states !== undefined)
       .map(({ character, states }) => ({ body: kept.id, entry: { character, states: [...(states ?? [])] } }));
     expect(met({ kind: "in-hand", looks: beside })).to.deep.equal([]);
+  });
+
+  it("not by one look at a body of which the answer asks only one: the other characters are asked of it as well", () => {
+    const [danger] = answer.dangers;
+    const point = danger?.points.find((one) => one.hard);
+    if (danger === undefined || point === undefined) throw new Error("nothing speaks hard against the nearest danger");
+    // the only hard point of the last kept body
+    const last = find.bodies.filter((body) => body.keep !== false).at(-1);
+    const lone = {
+      ...answer,
+      dangers: [...answer.dangers, { ...danger, points: [{ ...point, body: last?.id ?? "" }] }],
+    };
+    const entry = last?.seen?.find((one) => one.character === point.character && one.states !== undefined);
+    if (last === undefined || entry?.states === undefined) throw new Error("the last body does not show it");
+    const one: WitnessLook = { body: last.id, entry: { character: entry.character, states: [...entry.states] } };
+    const said: Said[] = [{ kind: "in-hand", name: "Ilva Marrund", looks: [one] }];
+    expect([...conditionsMet(find, lone, said)]).to.deep.equal([]);
   });
 
   it("two books that agree meet theirs, one does not, nor the same one twice, and one that disagrees undoes it", () => {

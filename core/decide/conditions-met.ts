@@ -20,18 +20,16 @@ const BOOKS = 2;
 export const OWN_LOOKS = 3;
 
 /**
- * The looks that an answer rests on, by body: those that speak hard against a danger on it, without which that danger would
- * stand nearer. Of the place none: who holds the specimen in hand does not see where it stood.
+ * The characters that an answer rests on: those that speak hard against a danger on a kept body, without which that danger
+ * would stand nearer. Of the place none: who holds the specimen in hand does not see where it stood.
  */
-export function restsOnLooks({
-  dangers,
-  bodies,
-}: Pick<Answer, "dangers" | "bodies">): ReadonlyMap<string, Set<string>> {
-  const rests = new Map(bodies.filter((one) => one.kept).map(({ body }) => [body, new Set<string>()]));
+export function restsOnCharacters({ dangers, bodies }: Pick<Answer, "dangers" | "bodies">): ReadonlySet<string> {
+  const kept = new Set(bodies.filter((one) => one.kept).map(({ body }) => body));
+  const rests = new Set<string>();
   for (const { aside, points } of dangers)
     if (aside !== true)
       for (const { body, character, hard } of points)
-        if (hard && isCharacterId(character)) rests.get(body)?.add(character);
+        if (hard && kept.has(body) && isCharacterId(character)) rests.add(character);
   return rests;
 }
 
@@ -49,22 +47,26 @@ export function conditionsMet(
   const met = new Set<ConditionCode>();
   const hands = witnesses.filter((one) => one.kind === "in-hand");
   const differ = hands.some((one) => compareLooks(find, one.looks).some((look) => look.relation === "differs"));
-  const rests = restsOnLooks(answer);
-  if (!differ && hands.some((one) => hasSeen(find, one.looks, rests))) met.add("second-person");
+  const rests = restsOnCharacters(answer);
+  const kept = answer.bodies.filter((one) => one.kept).map(({ body }) => body);
+  if (!differ && hands.some((one) => hasSeen(find, one.looks, rests, kept))) met.add("second-person");
   const books = witnesses.filter((one) => one.kind === "book");
   const titles = new Set(books.filter((one) => one.agrees === true).map((one) => plainTitle(one.name)));
   if (titles.size >= BOOKS && books.every((one) => one.agrees === true)) met.add("two-books");
   return met;
 }
 
-function hasSeen(find: Find, looks: readonly WitnessLook[], rests: ReadonlyMap<string, ReadonlySet<string>>): boolean {
+function hasSeen(
+  find: Find,
+  looks: readonly WitnessLook[],
+  rests: ReadonlySet<string>,
+  kept: readonly string[],
+): boolean {
   const own = looks.filter(({ entry }) => entry.states !== undefined && entry.sure !== false);
-  const agreeing = compareLooks(find, own).filter((look) => look.relation === "agrees");
-  return [...rests].some(([body, asked]) => {
-    const seen = new Set(
-      agreeing.filter((look) => look.body === body && asked.has(look.character)).map((look) => look.character),
-    );
-    return seen.size > 0 && seen.size >= Math.min(OWN_LOOKS, asked.size);
+  const agreeing = compareLooks(find, own).filter((look) => look.relation === "agrees" && rests.has(look.character));
+  return kept.some((body) => {
+    const seen = new Set(agreeing.filter((look) => look.body === body).map((look) => look.character));
+    return seen.size > 0 && seen.size >= Math.min(OWN_LOOKS, rests.size);
   });
 }
 

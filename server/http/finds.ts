@@ -31,7 +31,7 @@ export function findRoutes({ store, owner, judging }: FindRoutes): Router {
     const finds = await store.list(owner, query.deleted === "true");
     const listed = await Promise.all(
       finds.map(async (stored) => {
-        const { verdict } = await judging.standing(stored.find.id, stored.version, stored.find);
+        const { verdict } = await judging.ofFind(stored);
         return { ...stored, verdict };
       }),
     );

@@ -146,8 +146,9 @@ export class DecisionStore {
    */
   private async kept(row: DecisionRow, now: StoredFind | undefined): Promise<KeptDecision> {
     const { find, rules, edition, answer, endings } = frozenSchema.parse(row.frozen);
-    const frozen = edition === this.knowledge.edition ? [] : [await this.judging.standing(row.id, row.version, find)];
-    const current = now === undefined ? [] : [await this.judging.standing(now.find.id, now.version, now.find)];
+    const frozen =
+      edition === this.knowledge.edition ? [] : [await this.judging.standing(row.id, String(row.version), find)];
+    const current = now === undefined ? [] : [await this.judging.ofFind(now)];
     const standing = standingOf(now === undefined ? [] : [answer, ...frozen, ...current]);
     return {
       id: row.id,
