@@ -1,6 +1,7 @@
 /** The front door of the core: the record, the knowledge, the judgement, the figure. */
 
-export * from "./assess.ts";
+export * from "./answer/answer.ts";
+export { type AnswerSummary, answerSummarySchema, summarise, summaryOf } from "./answer/summary.ts";
 export {
   apartBecause,
   basketOf,
@@ -13,8 +14,9 @@ export {
   ofDay,
   TAKEN_BACK_WORDS,
 } from "./decide/basket.ts";
+export { type BodyEnding, bodyEndingSchema, TRIMMINGS, type Trimming } from "./decide/body-ending.ts";
 export { conditionsMet } from "./decide/conditions-met.ts";
-export { type BodyEnding, bodyEndingSchema, type Decision, decide } from "./decide/decision.ts";
+export { type Decision, decide, decisionSchema, endingFaults } from "./decide/decision.ts";
 export {
   ENDING_WORDS,
   type EndingAnswer,
@@ -25,52 +27,47 @@ export {
   permitsEnding,
   withEndingsInForce,
 } from "./decide/endings.ts";
-export { experienceMissing, FIRST_YEARS, HOUSE_RULES, type HouseRule, isDefault } from "./decide/house-rules.ts";
 export {
-  bookSchema,
   type Comparison,
   compareLooks,
-  type Opinion,
-  opinionSchema,
+  OPINION_KINDS,
+  type OpinionKind,
+  type OpinionLook,
+  opinionChanges,
+  opinionLookSchema,
   packetOf,
-  WITNESS_KINDS,
-  type WitnessKind,
-  type WitnessLook,
-  witnessChanges,
-  witnessLookSchema,
+  type SaidOfPacket,
+  saidOfPacketSchema,
 } from "./decide/packet.ts";
 export {
-  type Limit,
-  limitSchema,
-  NOTHING_SETTLED,
-  type Settled,
-  settledSchema,
-  stricterOf,
-  stricterRules,
-} from "./decide/settled.ts";
-export { type Standing, type StandingAnswer, standingOf } from "./decide/standing.ts";
+  NOTHING_CLEARED,
+  type Standing,
+  type StandingAnswer,
+  standingOf,
+  stricterStanding,
+} from "./decide/standing.ts";
 export {
   conditionText,
   isCapOnly,
   stillToComeOff,
-  TRIMMINGS,
-  type Trimming,
   takenOff,
   trimmingFault,
 } from "./decide/trimming.ts";
 export { figureOf, figureText } from "./figure/figure.ts";
 export type { Figure, Ink, Knowing, Part, Point2, Shape, Step } from "./figure/shapes.ts";
 export { ageSwatchOf, DRAWN_CHARACTERS, swatchOf } from "./figure/swatches.ts";
+export { type Applied, applyChange, newFind, nextBodyId } from "./find/apply-change.ts";
 export * from "./find/canonical.ts";
 export { changeWords } from "./find/change-words.ts";
-export * from "./find/edits.ts";
+export { type Change, changeSchema, type SetChange, setChange } from "./find/changes.ts";
 export * from "./find/entry.ts";
+export { isInvented } from "./find/invented.ts";
 export { findJsonSchema } from "./find/json-schema.ts";
 export { dangerNeighbours, soughtNeighbours } from "./find/neighbours.ts";
 export * from "./find/parse.ts";
-export { type Differing, differences } from "./find/put-together.ts";
 export * from "./find/schema.ts";
 export * from "./find/taxa.ts";
+export { theKind } from "./find/the-kind.ts";
 export * from "./find/vocabulary.ts";
 export * from "./find/weather-from-hours.ts";
 export * from "./find/words.ts";
@@ -86,24 +83,17 @@ export {
 } from "./formats/convert.ts";
 export { printCalendar } from "./formats/ics.ts";
 export { PLACE_KINDS, type PlaceKind, withPlace } from "./formats/places.ts";
-export { AGES_MUST, type OddCharacter, SEASON_MUST } from "./judge/candidates.ts";
-export { carefulUnion } from "./judge/careful-union.ts";
+export type { OddCharacter } from "./judge/candidates.ts";
 export { DEFAULT_RULES, type RulesInForce, rulesOf } from "./judge/condition.ts";
 export type { MaskUse, Point } from "./judge/contradictions.ts";
 export { STATUSES, type Status } from "./judge/distance.ts";
 export { type DangerDistance, evidenceOf, type Judgement, judge } from "./judge/judge.ts";
 export { MASKS, type Mask } from "./judge/masks.ts";
-export {
-  type BodyVerdict,
-  CONDITION_WORDS,
-  type ConditionCode,
-  type Handling,
-  PRINT_HOURS,
-  type Reason,
-  VERDICTS,
-  type Verdict,
-} from "./judge/verdict.ts";
+export { AGES_MUST, SEASON_MUST } from "./judge/musts.ts";
+export type { Reason, ReasonCode } from "./judge/reason.ts";
+export { type BodyVerdict, type Handling, PRINT_HOURS, VERDICTS, type Verdict } from "./judge/verdict.ts";
 export * from "./knowledge/knowledge.ts";
+export { type PackedSheets, packSheets, unpackSheets } from "./knowledge/pack.ts";
 export { type NameKind, type NameMatch, type NameSearch, nameSearch } from "./knowledge/search.ts";
 export * from "./knowledge/sheet.ts";
 export { EVERYTHING_ALLOWED, type LintFinding, lintKnowledge, separabilities } from "./lint/lint.ts";
@@ -120,49 +110,36 @@ export { cmOf, inchesOf, type Length, lengthBy, type Span } from "./measure/size
 export { readSpores, type SporeStatistics, sporeStatistics } from "./measure/spores.ts";
 export { RUN_STEPS, type RunStepId, type RunStepView, type StainRun, stainRun } from "./measure/stain-run.ts";
 export { readStain, SPEED_ENDS, type StainMoment, type StainReading, speedOf } from "./measure/stain-series.ts";
-export {
-  DEPOSITS,
-  depositLab,
-  drawLyingPrint,
-  drawSetting,
-  type Setting,
-  type SyntheticPicture,
-  showingSide,
-  syntheticPicture,
-} from "./measure/synthetic-picture.ts";
 export { type Halves, printEntry } from "./measure/two-halves.ts";
+export { gramsOf, WEIGHT_UNITS, type WeightUnit, weightIn } from "./measure/weight.ts";
+export { carefulUnion } from "./merge/careful-union.ts";
+export { type Differing, differences } from "./merge/differences.ts";
 export { compareSheets, type Difference } from "./next/compare.ts";
 export { type Cover, type CoverProblem, cheapestCover, type Demand } from "./next/cover.ts";
 export { testWords } from "./next/field-tests.ts";
 export { type IfWrong, ifWrong, type Nearer } from "./next/if-wrong.ts";
+export { coverProblemOf } from "./next/plan.ts";
+export type { CannotSettle, Further, Opens, Plan, PlannedTest } from "./next/planned.ts";
+export { experienceMissing, FIRST_YEARS, HOUSE_RULES, type HouseRule, isDefault } from "./settings/house-rules.ts";
 export {
-  type CannotSettle,
-  coverProblemOf,
-  type Further,
-  type Opens,
-  type Plan,
-  type PlannedTest,
-} from "./next/plan.ts";
-export {
-  closingLine,
-  type Described,
-  describedSchema,
-  type Group,
-  groupOf,
-  judgeDescribed,
-  type Outcome,
-} from "./study/described.ts";
-export { type Ending as StudyEnding, followAdvice } from "./study/follow.ts";
-export { drawRecord, forgetting, passesFor, withoutSheet, withSheet } from "./study/open-world.ts";
-export { type Chance, DAYS, type Day } from "./study/specimen.ts";
+  type Limit,
+  limitSchema,
+  NO_SETTINGS,
+  type Settings,
+  settingsSchema,
+  stricterRules,
+  stricterSettings,
+} from "./settings/settings.ts";
 export { type Disagreement, disagreements } from "./troop/disagreements.ts";
 export {
   bodyLike,
+  type QuickTouch,
   quickLookCount,
   sameAsModel,
   TOUCHES,
-  type Touch,
   type TouchState,
   touchesOf,
 } from "./troop/quick-look.ts";
 export { type Split, splitOff } from "./troop/split.ts";
+export { type Gloss, glossesOf, WORD_GLOSSES } from "./words/glosses.ts";
+export { CONDITION_CODES, CONDITION_WORDS, type ConditionCode } from "./words/reason-words.ts";

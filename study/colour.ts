@@ -1,6 +1,7 @@
 /** `npm run study:colour`: how well the colour reader reads pictures that no camera took; writes docs/colour.md and its plot. */
 import { writeFileSync } from "node:fs";
-import { DEPOSITS, drawLyingPrint, drawSetting, readColour, type Setting, syntheticPicture } from "@jittery-cap/core";
+import { readColour } from "@jittery-cap/core";
+import { DEPOSITS, drawLyingPrint, drawSetting, type Setting, syntheticPicture } from "@jittery-cap/core/synthetic";
 import * as echarts from "echarts";
 
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";

@@ -1,6 +1,7 @@
 /** The described finds that ship with the project, judged. */
 import { readdirSync, readFileSync } from "node:fs";
-import { describedSchema, judgeDescribed, type Knowledge, type Outcome } from "@jittery-cap/core";
+import type { Knowledge } from "@jittery-cap/core";
+import { describedSchema, judgeDescribed, type Outcome } from "@jittery-cap/core/study";
 import { z } from "zod";
 
 const FOLDER = new URL("./described/", import.meta.url);

@@ -1,5 +1,6 @@
 /** The study's figures as a page of words and tables. */
-import { closingLine, DAYS, type Knowledge, type Outcome } from "@jittery-cap/core";
+import type { Knowledge } from "@jittery-cap/core";
+import { closingLine, DAYS, type Outcome } from "@jittery-cap/core/study";
 import { type DrawnPart, interval, median, sum, type Tally } from "./tally.ts";
 
 const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;

@@ -1,5 +1,5 @@
 /** What the study counts. */
-import type { Day } from "@jittery-cap/core";
+import type { Day } from "@jittery-cap/core/study";
 
 /** The parts that draw finds. advice: somebody follows the program to the end; the others judge one full record. */
 export const DRAWN_PARTS = ["advice", "leave-one-out", "forgotten-one", "forgotten-two", "weather"] as const;

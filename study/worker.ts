@@ -1,15 +1,7 @@
 /** One worker of the study: simulates the finds it is given and posts the tallies. */
 import { parentPort } from "node:worker_threads";
-import {
-  drawRecord,
-  followAdvice,
-  forgetting,
-  type Knowledge,
-  passesFor,
-  type Sheet,
-  withoutSheet,
-  withSheet,
-} from "@jittery-cap/core";
+import type { Knowledge, Sheet } from "@jittery-cap/core";
+import { drawRecord, followAdvice, forgetting, passesFor, withoutSheet, withSheet } from "@jittery-cap/core/study";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { uniformFloat64 } from "pure-rand/distribution/uniformFloat64";
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";

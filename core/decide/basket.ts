@@ -1,11 +1,11 @@
 /** What is carried home: which compartment, what may lie with what, and what a person's own limits leave. */
 import type { Body } from "../find/schema.ts";
-import type { ConditionCode } from "../judge/verdict.ts";
-import type { BodyEnding } from "./decision.ts";
+import type { Limit } from "../settings/settings.ts";
+import type { ConditionCode } from "../words/reason-words.ts";
+import type { BodyEnding, Trimming } from "./body-ending.ts";
 import { isAmongFood } from "./endings.ts";
-import type { Limit } from "./settled.ts";
 import type { Standing } from "./standing.ts";
-import { stillToComeOff, type Trimming, takenOff } from "./trimming.ts";
+import { stillToComeOff, takenOff } from "./trimming.ts";
 
 export const COMPARTMENTS = ["cook-only", "others", "apart-from-food"] as const;
 export type Compartment = (typeof COMPARTMENTS)[number];
@@ -20,6 +20,7 @@ export interface CarriedRecord {
     readonly keep?: boolean | undefined;
     readonly measures?: { readonly weightG?: number | undefined } | undefined;
     readonly larvaeParts?: Body["larvaeParts"];
+    readonly parted?: Body["parted"];
   }[];
 }
 
@@ -86,6 +87,8 @@ export function basketOf(decisions: readonly DecidedFind[]): readonly Carried[] 
       const takenBack = food ? whyTakenBack(body, current, today) : undefined;
       const cookOnly = ending === "must-be-cooked" || COOK_ONLY.some((code) => today.conditions.includes(code));
       const record = current?.bodies.find((one) => one.id === body);
+      // it has left the basket since: a later decision would put it back
+      if (record?.parted !== undefined && Date.parse(record.parted.at) >= Date.parse(decidedAt)) return [];
       return [
         {
           find: find.id,

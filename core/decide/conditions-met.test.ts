@@ -1,9 +1,9 @@
 import { expect } from "chai";
-import { assess } from "../assess.ts";
+import { assess } from "../answer/answer.ts";
 import { basketFinds } from "../tests/border-finds.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { conditionsMet, OWN_LOOKS, restsOnCharacters, type Said } from "./conditions-met.ts";
-import type { WitnessLook } from "./packet.ts";
+import type { OpinionLook } from "./packet.ts";
 
 const [made] = basketFinds();
 if (made === undefined) throw new Error("no find comes to basket");
@@ -20,7 +20,7 @@ const [kept] = find.bodies.filter((body) => body.keep !== false);
 if (kept === undefined) throw new Error("nothing kept");
 const rests = restsOnCharacters(answer);
 /** What somebody sees who sees the same as the finder, at what the answer rests on. */
-const same: readonly WitnessLook[] = (kept.seen ?? [])
+const same: readonly OpinionLook[] = (kept.seen ?? [])
   .filter((entry) => rests.has(entry.character) && entry.states !== undefined)
   .map(({ character, states }) => ({ body: kept.id, entry: { character, states: [...(states ?? [])] } }));
 
@@ -37,7 +37,7 @@ describe("conditions of an answer", () => {
   it("not from pictures, not simulated, and not while they differ", () => {
     expect(met({ kind: "from-pictures", looks: same })).to.deep.equal([]);
     expect(met({ kind: "simulated", looks: same })).to.deep.equal([]);
-    const otherwise: WitnessLook = { body: kept.id, entry: { character: "base", states: ["sac"] } };
+    const otherwise: OpinionLook = { body: kept.id, entry: { character: "base", states: ["sac"] } };
     expect(met({ kind: "in-hand", looks: [...same, otherwise] })).to.deep.equal([]);
     expect(met({ kind: "in-hand", looks: same }, { kind: "in-hand", looks: [otherwise] })).to.deep.equal([]);
   });
@@ -74,7 +74,7 @@ describe("conditions of an answer", () => {
     };
     const entry = last?.seen?.find((one) => one.character === point.character && one.states !== undefined);
     if (last === undefined || entry?.states === undefined) throw new Error("the last body does not show it");
-    const one: WitnessLook = { body: last.id, entry: { character: entry.character, states: [...entry.states] } };
+    const one: OpinionLook = { body: last.id, entry: { character: entry.character, states: [...entry.states] } };
     const said: Said[] = [{ kind: "in-hand", name: "Ilva Marrund", looks: [one] }];
     expect([...conditionsMet(find, lone, said)]).to.deep.equal([]);
   });

@@ -1,17 +1,17 @@
 /** Which conditions of an answer are met by what other people and books said. */
-import type { Answer } from "../assess.ts";
+import type { Answer } from "../answer/answer.ts";
 import type { Find } from "../find/schema.ts";
 import { isCharacterId } from "../find/vocabulary.ts";
-import type { ConditionCode } from "../judge/verdict.ts";
-import { compareLooks, type WitnessKind, type WitnessLook } from "./packet.ts";
+import type { ConditionCode } from "../words/reason-words.ts";
+import { compareLooks, type OpinionKind, type OpinionLook } from "./packet.ts";
 
 /** What of a witness matters here. */
 export interface Said {
-  readonly kind: WitnessKind;
+  readonly kind: OpinionKind;
   /** A book's title, or a person's name. */
   readonly name: string;
   readonly agrees?: boolean | undefined;
-  readonly looks: readonly WitnessLook[];
+  readonly looks: readonly OpinionLook[];
 }
 
 /** Books that have to agree, each with every feature. */
@@ -58,7 +58,7 @@ export function conditionsMet(
 
 function hasSeen(
   find: Find,
-  looks: readonly WitnessLook[],
+  looks: readonly OpinionLook[],
   rests: ReadonlySet<string>,
   kept: readonly string[],
 ): boolean {

@@ -1,15 +1,16 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { assess } from "../assess.ts";
+import { assess } from "../answer/answer.ts";
+import { summaryOf } from "../answer/summary.ts";
 import type { Find } from "../find/schema.ts";
 import { ENDINGS } from "../find/vocabulary.ts";
 import { DEFAULT_RULES } from "../judge/condition.ts";
+import { experienceMissing, FIRST_YEARS, HOUSE_RULES, isDefault } from "../settings/house-rules.ts";
 import { finds } from "../tests/arbitraries.ts";
 import { bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER, PALE_ON_GRASS } from "../tests/build.ts";
+import { decideBy } from "../tests/decide-by.ts";
 import { SHIPPED } from "../tests/shipped.ts";
-import { decide } from "./decision.ts";
 import { endingInForce, endingsFor, isAmongFood, permitsEnding, withEndingsInForce } from "./endings.ts";
-import { experienceMissing, FIRST_YEARS, HOUSE_RULES, isDefault } from "./house-rules.ts";
 
 const CLEAR = findOf([bodyOf(FIELD_MUSHROOM), OLDER], GRASS);
 const OPEN = findOf([bodyOf(PALE_ON_GRASS), OLDER], GRASS);
@@ -76,31 +77,33 @@ describe("how a body may end", () => {
 
 describe("a decision", () => {
   it("is frozen with record, rules, edition and answer", () => {
-    const decided = decide(CLEAR, endingsOf(CLEAR, "basket"), SHIPPED);
+    const decided = decideBy(CLEAR, endingsOf(CLEAR, "basket"), SHIPPED);
     if (!decided.ok) throw new Error(JSON.stringify(decided.faults));
     expect(decided.value).to.deep.include({ find: CLEAR, rules: DEFAULT_RULES, edition: SHIPPED.edition });
-    expect(decided.value.answer).to.deep.equal(assess(CLEAR, SHIPPED));
+    expect(decided.value.answer).to.deep.equal(summaryOf(assess(CLEAR, SHIPPED)));
   });
 
   it("is refused where it would permit more than the answer, and says at most what", () => {
-    const decided = decide(OPEN, endingsOf(OPEN, "basket"), SHIPPED);
+    const decided = decideBy(OPEN, endingsOf(OPEN, "basket"), SHIPPED);
     expect(decided.ok).to.equal(false);
     expect(JSON.stringify(decided)).to.contain("endings[0].ending").and.to.contain("home to finish");
-    expect(decide(OPEN, endingsOf(OPEN, "home-to-finish"), SHIPPED).ok).to.equal(true);
+    expect(decideBy(OPEN, endingsOf(OPEN, "home-to-finish"), SHIPPED).ok).to.equal(true);
   });
 
   it("wants a reason where it is stricter than the answer", () => {
-    expect(JSON.stringify(decide(CLEAR, endingsOf(CLEAR, "left-to-grow"), SHIPPED))).to.contain("endings[0].reason");
-    expect(decide(CLEAR, endingsOf(CLEAR, "left-to-grow", "a wet day"), SHIPPED).ok).to.equal(true);
+    expect(JSON.stringify(decideBy(CLEAR, endingsOf(CLEAR, "left-to-grow"), SHIPPED))).to.contain("endings[0].reason");
+    expect(decideBy(CLEAR, endingsOf(CLEAR, "left-to-grow", "a wet day"), SHIPPED).ok).to.equal(true);
   });
 
   it("decides every body once, and no stranger", () => {
     const [first] = endingsOf(CLEAR, "basket");
     if (first === undefined) throw new Error("no body");
-    expect(JSON.stringify(decide(CLEAR, [first], SHIPPED))).to.contain("B is not decided");
-    expect(JSON.stringify(decide(CLEAR, [...endingsOf(CLEAR, "basket"), first], SHIPPED))).to.contain("decided twice");
+    expect(JSON.stringify(decideBy(CLEAR, [first], SHIPPED))).to.contain("B is not decided");
+    expect(JSON.stringify(decideBy(CLEAR, [...endingsOf(CLEAR, "basket"), first], SHIPPED))).to.contain(
+      "decided twice",
+    );
     expect(
-      JSON.stringify(decide(CLEAR, [...endingsOf(CLEAR, "basket"), { body: "Q", ending: "left-unknown" }], SHIPPED)),
+      JSON.stringify(decideBy(CLEAR, [...endingsOf(CLEAR, "basket"), { body: "Q", ending: "left-unknown" }], SHIPPED)),
     ).to.contain("no body Q");
   });
 });

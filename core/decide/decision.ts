@@ -1,42 +1,31 @@
 /** A decision, frozen: the record, the rules, the sheets' edition and the answer as they were, and how each body ended. */
 import { z } from "zod";
-import { type Answer, assess } from "../assess.ts";
+import { type AnswerSummary, answerSummarySchema } from "../answer/summary.ts";
 import type { Fault, Parsed } from "../find/parse.ts";
-import { bodyIdSchema, type Find } from "../find/schema.ts";
-import { ENDINGS } from "../find/vocabulary.ts";
-import { type RulesInForce, rulesOf } from "../judge/condition.ts";
-import type { Knowledge } from "../knowledge/knowledge.ts";
-import { ENDING_WORDS, isStricter, permitsEnding } from "./endings.ts";
-import { TRIMMINGS, trimmingFault } from "./trimming.ts";
+import { type Find, findSchema } from "../find/schema.ts";
+import { rulesOf } from "../judge/condition.ts";
+import { type BodyEnding, bodyEndingSchema } from "./body-ending.ts";
+import { ENDING_WORDS, type EndingAnswer, isStricter, permitsEnding } from "./endings.ts";
+import { trimmingFault } from "./trimming.ts";
 
-const REASON_LENGTH = 500;
-
-/** How a person decided one body. */
-export const bodyEndingSchema = z.strictObject({
-  body: bodyIdSchema,
-  ending: z.enum(ENDINGS),
-  reason: z.string().min(1).max(REASON_LENGTH).optional(),
-  /** What was cut off before it is carried. */
-  off: z.array(z.enum(TRIMMINGS)).min(1).max(TRIMMINGS.length).optional(),
+export const decisionSchema = z.strictObject({
+  /** The record that was decided. */
+  find: findSchema,
+  /** All house rules that were in force, defaults among them. */
+  rules: z.record(z.string().max(40), z.union([z.string().max(40), z.number()])),
+  edition: z.string().min(1).max(64),
+  /** The answer as it was then. A server puts its own in the place of what it is sent. */
+  answer: answerSummarySchema,
+  endings: z.array(bodyEndingSchema).min(1).max(200),
+  decidedAt: z.iso.datetime({ offset: true, error: "expected a date and time with its offset" }),
 });
-export type BodyEnding = z.infer<typeof bodyEndingSchema>;
-
-/** What is kept of a decision for good. */
-export interface Decision {
-  readonly find: Find;
-  readonly rules: RulesInForce;
-  readonly edition: string;
-  readonly answer: Answer;
-  readonly endings: readonly BodyEnding[];
-}
+export type Decision = z.infer<typeof decisionSchema>;
 
 /**
- * Decides a find. The answer is worked out here and now and taken from nobody.
- * @returns the frozen decision, or faults: a body that is missing or told twice, an ending that the answer does not
- * permit, a stricter ending without its reason, a trimming that does not fit
+ * What is wrong with how a find's bodies are said to end, by an answer to it: a body that is missing or told twice, an ending
+ * that the answer does not permit, a stricter ending without its reason, a trimming that does not fit.
  */
-export function decide(find: Find, endings: readonly BodyEnding[], knowledge: Knowledge): Parsed<Decision> {
-  const answer = assess(find, knowledge);
+export function endingFaults(find: Find, endings: readonly BodyEnding[], answer: EndingAnswer): readonly Fault[] {
   const faults: Fault[] = [];
   endings.forEach((told, index) => {
     const { body, ending, reason } = told;
@@ -57,6 +46,22 @@ export function decide(find: Find, endings: readonly BodyEnding[], knowledge: Kn
   });
   for (const { id } of find.bodies)
     if (endings.every((one) => one.body !== id)) faults.push({ path: "endings", message: `${id} is not decided` });
+  return faults;
+}
+
+/**
+ * Decides a find by an answer to it.
+ * @param edition the edition of the sheets that the answer is by
+ * @returns the frozen decision, or what is wrong with the endings
+ */
+export function decide(
+  find: Find,
+  endings: readonly BodyEnding[],
+  answer: AnswerSummary,
+  edition: string,
+  decidedAt: string,
+): Parsed<Decision> {
+  const faults = endingFaults(find, endings, answer);
   if (faults.length > 0) return { ok: false, faults };
-  return { ok: true, value: { find, rules: rulesOf(find), edition: answer.edition, answer, endings } };
+  return { ok: true, value: { find, rules: { ...rulesOf(find) }, edition, answer, endings: [...endings], decidedAt } };
 }

@@ -1,7 +1,7 @@
 /** How a body may end: what the answer permits, and how an ending that it does not permit is read. */
-import type { Answer } from "../assess.ts";
 import type { Find } from "../find/schema.ts";
 import { ENDINGS, type Ending } from "../find/vocabulary.ts";
+import type { Verdict } from "../judge/verdict.ts";
 
 /** Endings that put a body among what is eaten, now or later. */
 const AMONG_FOOD: ReadonlySet<Ending> = new Set<Ending>([
@@ -15,7 +15,10 @@ const AMONG_FOOD: ReadonlySet<Ending> = new Set<Ending>([
 ]);
 
 /** What of an answer endings rest on. */
-export type EndingAnswer = Pick<Answer, "verdict" | "bodies">;
+export interface EndingAnswer {
+  readonly verdict: Verdict;
+  readonly bodies: readonly { readonly body: string; readonly kept: boolean; readonly verdict: Verdict }[];
+}
 
 /** Whether an ending puts a body among what is eaten. */
 export const isAmongFood = (ending: Ending): boolean => AMONG_FOOD.has(ending);

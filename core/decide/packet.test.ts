@@ -1,12 +1,12 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { assess } from "../assess.ts";
-import { applyChange } from "../find/edits.ts";
+import { assess } from "../answer/answer.ts";
+import { applyChange } from "../find/apply-change.ts";
 import { type Find, findSchema } from "../find/schema.ts";
 import { finds } from "../tests/arbitraries.ts";
 import { bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
-import { compareLooks, opinionSchema, packetOf, type WitnessLook, witnessChanges } from "./packet.ts";
+import { compareLooks, type OpinionLook, opinionChanges, packetOf, saidOfPacketSchema } from "./packet.ts";
 
 const CLEAR = findOf([bodyOf(FIELD_MUSHROOM), OLDER], {
   ...GRASS,
@@ -16,11 +16,11 @@ const CLEAR = findOf([bodyOf(FIELD_MUSHROOM), OLDER], {
   note: "by the old gate",
   site: { ...GRASS.site, neighbours: ["agaricus-xanthodermus", "note:by my spot near Skirrow church"] },
 });
-const look = (character: "gill-colour" | "ring", state: string): WitnessLook => ({
+const look = (character: "gill-colour" | "ring", state: string): OpinionLook => ({
   body: "A",
   entry: { character, states: [state] },
 });
-const applied = (find: Find, changes: ReturnType<typeof witnessChanges>): Find =>
+const applied = (find: Find, changes: ReturnType<typeof opinionChanges>): Find =>
   changes.reduce((now, change) => {
     const next = applyChange(now, change);
     if (!next.ok) throw new Error(JSON.stringify(next.faults));
@@ -65,7 +65,7 @@ describe("a second pair of eyes", () => {
   it("that differs makes it unsure, and the find goes from basket to hold", () => {
     const plain = findOf([bodyOf(FIELD_MUSHROOM), OLDER], GRASS);
     expect(assess(plain, SHIPPED).verdict).to.equal("basket");
-    const after = applied(plain, witnessChanges(plain, "ilva", "Ilva", false, [look("gill-colour", "white")]));
+    const after = applied(plain, opinionChanges(plain, "ilva", "Ilva", false, [look("gill-colour", "white")]));
     expect(assess(after, SHIPPED).verdict).to.equal("hold");
     expect(after.observers).to.deep.equal([{ id: "ilva", name: "Ilva" }]);
   });
@@ -74,7 +74,7 @@ describe("a second pair of eyes", () => {
     const bare = findOf([bodyOf({ "cap-colour": "white" })]);
     const after = applied(
       bare,
-      witnessChanges(bare, "ilva", "Ilva", true, [look("gill-colour", "pink"), look("ring", "none")]),
+      opinionChanges(bare, "ilva", "Ilva", true, [look("gill-colour", "pink"), look("ring", "none")]),
     );
     const distances = (find: Find) =>
       assess(find, SHIPPED)
@@ -90,8 +90,8 @@ describe("a second pair of eyes", () => {
       inHand: true,
       looks: [look("ring", "none")],
     };
-    expect(opinionSchema.safeParse(opinion).success).to.equal(true);
-    expect(opinionSchema.safeParse({ ...opinion, name: "  " }).success).to.equal(false);
-    expect(opinionSchema.safeParse({ ...opinion, looks: [] }).success).to.equal(false);
+    expect(saidOfPacketSchema.safeParse(opinion).success).to.equal(true);
+    expect(saidOfPacketSchema.safeParse({ ...opinion, name: "  " }).success).to.equal(false);
+    expect(saidOfPacketSchema.safeParse({ ...opinion, looks: [] }).success).to.equal(false);
   });
 });

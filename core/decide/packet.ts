@@ -1,6 +1,6 @@
 /** A find for a second pair of eyes: without the answer, so that the opinion is independent, and without the place. */
 import { z } from "zod";
-import type { Change } from "../find/edits.ts";
+import type { Change } from "../find/changes.ts";
 import { type Entry, entrySchema } from "../find/entry.ts";
 import { bodyIdSchema, type Find } from "../find/schema.ts";
 import type { CharacterId } from "../find/vocabulary.ts";
@@ -9,28 +9,21 @@ import { bodyLooks } from "../judge/looks.ts";
 const NAME_LENGTH = 120;
 
 /** Who or what looked at a find besides the finder. Only a person with the specimen in hand fulfils the condition. */
-export const WITNESS_KINDS = ["in-hand", "from-pictures", "simulated", "book"] as const;
-export type WitnessKind = (typeof WITNESS_KINDS)[number];
+export const OPINION_KINDS = ["in-hand", "from-pictures", "simulated", "book"] as const;
+export type OpinionKind = (typeof OPINION_KINDS)[number];
 
-/** One look of a witness at one body. */
-export const witnessLookSchema = z.strictObject({ body: bodyIdSchema, entry: entrySchema });
-export type WitnessLook = z.infer<typeof witnessLookSchema>;
+/** One look of somebody else at one body. */
+export const opinionLookSchema = z.strictObject({ body: bodyIdSchema, entry: entrySchema });
+export type OpinionLook = z.infer<typeof opinionLookSchema>;
 
-/** What a person says of a packet. */
-export const opinionSchema = z.strictObject({
+/** What whoever has the link says of a packet. */
+export const saidOfPacketSchema = z.strictObject({
   id: z.uuid(),
   name: z.string().trim().min(1).max(NAME_LENGTH),
   inHand: z.boolean(),
-  looks: z.array(witnessLookSchema).min(1).max(400),
+  looks: z.array(opinionLookSchema).min(1).max(400),
 });
-export type Opinion = z.infer<typeof opinionSchema>;
-
-/** A book that was consulted. */
-export const bookSchema = z.strictObject({
-  id: z.uuid(),
-  title: z.string().trim().min(1).max(NAME_LENGTH),
-  agrees: z.boolean(),
-});
+export type SaidOfPacket = z.infer<typeof saidOfPacketSchema>;
 
 /** What a person writes in their own words begins so. */
 const OWN_WORDS = "note:";
@@ -82,8 +75,8 @@ export interface Comparison {
   readonly relation: "agrees" | "differs" | "new";
 }
 
-/** Sets a witness's looks beside the finder's. */
-export function compareLooks(find: Find, looks: readonly WitnessLook[]): readonly Comparison[] {
+/** Sets somebody else's looks beside the finder's. */
+export function compareLooks(find: Find, looks: readonly OpinionLook[]): readonly Comparison[] {
   return looks.flatMap(({ body: id, entry }): Comparison[] => {
     const body = find.bodies.find((one) => one.id === id);
     if (body === undefined) return [];
@@ -101,15 +94,15 @@ export function compareLooks(find: Find, looks: readonly WitnessLook[]): readonl
 }
 
 /**
- * The changes that take a witness's looks into the record, as those of an observer of their own: where they differ from the
+ * The changes that take somebody else's looks into the record, as those of an observer of their own: where they differ from the
  * finder's they make it unsure. Looks from pictures are marked as such and confirm nothing.
  */
-export function witnessChanges(
+export function opinionChanges(
   find: Find,
   observer: string,
   name: string,
   fromPictures: boolean,
-  looks: readonly WitnessLook[],
+  looks: readonly OpinionLook[],
 ): readonly Change[] {
   const observers = find.observers ?? [];
   const known = observers.some((one) => one.id === observer);
@@ -126,7 +119,7 @@ export function witnessChanges(
           {
             kind: "set-find" as const,
             field: "observers" as const,
-            value: [...observers.map((one) => JSON.parse(JSON.stringify(one))), { id: observer, name }],
+            value: [...observers, { id: observer, name }],
           },
         ]),
     ...looks

@@ -1,13 +1,14 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { assess } from "../assess.ts";
-import { applyChange, type Change } from "../find/edits.ts";
+import { assess } from "../answer/answer.ts";
+import { applyChange } from "../find/apply-change.ts";
+import type { Change } from "../find/changes.ts";
 import type { Find } from "../find/schema.ts";
 import { basketFinds } from "../tests/border-finds.ts";
+import { decideBy } from "../tests/decide-by.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { basketOf } from "./basket.ts";
-import { decide } from "./decision.ts";
-import { standingOf } from "./standing.ts";
+import { NOTHING_CLEARED, type Standing, standingOf, stricterStanding } from "./standing.ts";
 
 const RUNS = Number(process.env.LAW_RUNS ?? 60);
 
@@ -77,13 +78,26 @@ describe("a decision as it stands now", () => {
     expect(standingOf([both, answer("basket", [["A", true, "basket"]], ["x"])]).cleared).to.deep.equal(["A"]);
   });
 
+  it("of two that are told the stricter is taken, whichever comes first, and each thing is kept that either asks for", () => {
+    const one: Standing = { verdict: "basket", cleared: ["A", "B"], restsOn: ["x"], conditions: ["cook-through"] };
+    const other: Standing = { verdict: "hold", cleared: ["B", "C"], restsOn: ["y"], conditions: ["boil-first"] };
+    for (const both of [stricterStanding(one, other), stricterStanding(other, one)]) {
+      expect(both.verdict).to.equal("hold");
+      expect(both.cleared).to.deep.equal(["B"]);
+      expect(both.restsOn).to.have.members(["x", "y"]);
+      expect(both.conditions).to.have.members(["cook-through", "boil-first"]);
+    }
+    expect(stricterStanding(one, NOTHING_CLEARED).cleared).to.deep.equal([]);
+    expect(stricterStanding(one, one)).to.deep.equal(one);
+  });
+
   it("never leaves a body among food that the judge does not clear, whatever is changed after it was decided", function () {
     this.timeout(600_000);
     let stillFood = 0;
     let takenBack = 0;
     fc.assert(
       fc.property(fc.constantFrom(...basketFinds()), steps, ({ full }, after) => {
-        const decided = decide(
+        const decided = decideBy(
           full,
           full.bodies.map(({ id, keep }) => ({ body: id, ending: keep === false ? "looked-at-only" : "basket" })),
           SHIPPED,

@@ -1,10 +1,12 @@
 /** How a decision stands now: what was cleared when it was decided and is cleared still, of the frozen record and of today's. */
-import type { Answer } from "../assess.ts";
 import type { Verdict } from "../judge/verdict.ts";
-import { permitsEnding } from "./endings.ts";
+import { type EndingAnswer, permitsEnding } from "./endings.ts";
 
 /** What of an answer a standing is made of. */
-export type StandingAnswer = Pick<Answer, "verdict" | "bodies" | "restsOn" | "conditions">;
+export interface StandingAnswer extends EndingAnswer {
+  readonly restsOn: readonly string[];
+  readonly conditions?: readonly string[] | undefined;
+}
 
 /** What several answers say together: each thing by the strictest of them. */
 export interface Standing {
@@ -18,7 +20,8 @@ export interface Standing {
 }
 
 const PERMITS: Readonly<Record<Verdict, number>> = { leave: 0, hold: 1, basket: 2 };
-const NOTHING_CLEARED: Standing = { verdict: "hold", cleared: [], restsOn: [], conditions: [] };
+/** How a decision stands of which nothing is known. */
+export const NOTHING_CLEARED: Standing = { verdict: "hold", cleared: [], restsOn: [], conditions: [] };
 
 /**
  * Puts the answers together that a decision has had: to the frozen record then and by today's sheets, and to the record
@@ -40,5 +43,15 @@ export function standingOf(answers: readonly StandingAnswer[]): Standing {
     cleared,
     restsOn: [...new Set(answers.flatMap((answer) => answer.restsOn))],
     conditions: [...new Set(answers.flatMap((answer) => answer.conditions ?? []))],
+  };
+}
+
+/** Of two ways in which a decision is said to stand the stricter: cleared is what both clear. */
+export function stricterStanding(one: Standing, other: Standing): Standing {
+  return {
+    verdict: PERMITS[one.verdict] <= PERMITS[other.verdict] ? one.verdict : other.verdict,
+    cleared: one.cleared.filter((body) => other.cleared.includes(body)),
+    restsOn: [...new Set([...one.restsOn, ...other.restsOn])],
+    conditions: [...new Set([...one.conditions, ...other.conditions])],
   };
 }

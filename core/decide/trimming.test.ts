@@ -1,9 +1,9 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import { FIRMNESSES, LARVAE } from "../find/vocabulary.ts";
-import { bodyEndingSchema } from "./decision.ts";
+import { bodyEndingSchema, TRIMMINGS } from "./body-ending.ts";
 import { isAmongFood } from "./endings.ts";
-import { conditionText, stillToComeOff, TRIMMINGS, takenOff, trimmingFault } from "./trimming.ts";
+import { conditionText, stillToComeOff, takenOff, trimmingFault } from "./trimming.ts";
 
 const SOUND = {};
 const RIDDLED = { larvaeParts: { cap: "none", stem: "riddled" } } as const;

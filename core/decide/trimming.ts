@@ -1,13 +1,9 @@
 /** What is cut off a body before it is carried, and what of a kind's handling is still to be done after it. */
 import type { Body } from "../find/schema.ts";
 import { wordList } from "../find/words.ts";
-import type { ConditionCode } from "../judge/verdict.ts";
-import type { BodyEnding } from "./decision.ts";
+import type { ConditionCode } from "../words/reason-words.ts";
+import { type BodyEnding, TRIMMINGS, type Trimming } from "./body-ending.ts";
 import { isAmongFood } from "./endings.ts";
-
-/** What may be taken off, from below. */
-export const TRIMMINGS = ["foot", "stem", "skin", "tubes"] as const;
-export type Trimming = (typeof TRIMMINGS)[number];
 
 /** Parts that a kind's handling wants off, by the condition that says so. */
 const WANTED_OFF: Readonly<Partial<Record<ConditionCode, Trimming>>> = { "skin-off": "skin", "tubes-off": "tubes" };

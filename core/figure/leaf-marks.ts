@@ -60,103 +60,88 @@ const LEAVES: Readonly<Record<string, Leaf>> = {
   "douglas-fir": needles(1, 0.55),
   "hemlock-conifer": needles(1, 0.32, true),
 };
-
-/** The drawing of one tree's leaf. */
-export function leafMark(state: string): Figure {
-  const leaf = LEAVES[state];
+/** None near: open sky over an empty line. */
+function noLeaf(): Figure {
   const shapes: Shape[] = [];
-  if (leaf === undefined) {
-    // none near: open sky over an empty line
-    shapes.push(
-      put(
-        line([
-          [-2, 0],
-          [2, 0],
-        ]),
-        1,
-      ),
-      put(
-        line([
-          [-1.2, 0],
-          [-1.2, 0.3],
-        ]),
-        0.8,
-      ),
-      put(
-        line([
-          [0.9, 0],
-          [0.9, 0.25],
-        ]),
-        0.8,
-      ),
-    );
-    return framed(shapes, -2.2, 2.2, 1.6, -0.5);
-  }
-  switch (leaf.kind) {
-    case "needles": {
-      shapes.push(
-        put(
-          line([
-            [-2, 0],
-            [2, 0],
-          ]),
-          1.8,
-        ),
-      );
-      for (let place = 0; place < (leaf.per > 2 ? 4 : leaf.per === 2 ? 6 : 13); place++) {
-        const x = -1.9 + (place * 3.8) / (leaf.per > 2 ? 3.4 : leaf.per === 2 ? 5.4 : 12.4);
-        for (let needle = 0; needle < leaf.per; needle++)
-          for (const turn of [-1, 1]) {
-            const spread = leaf.per > 2 ? (needle / (leaf.per - 1) - 0.5) * 1.6 : leaf.per === 2 ? needle * 0.35 : 0.3;
-            const end: Point2 = [
-              x + leaf.long * (leaf.flat ? 0.15 : 0.5) * (leaf.per > 2 ? spread * 1.4 : 1) + spread * 0.3,
-              turn * leaf.long,
-            ];
-            shapes.push(put(line([[x, 0], end]), leaf.flat ? 2 : 1, "none", "leaf"));
-          }
+  // none near: open sky over an empty line
+  shapes.push(
+    put(
+      line([
+        [-2, 0],
+        [2, 0],
+      ]),
+      1,
+    ),
+    put(
+      line([
+        [-1.2, 0],
+        [-1.2, 0.3],
+      ]),
+      0.8,
+    ),
+    put(
+      line([
+        [0.9, 0],
+        [0.9, 0.25],
+      ]),
+      0.8,
+    ),
+  );
+  return framed(shapes, -2.2, 2.2, 1.6, -0.5);
+}
+
+/** Needles on a twig: alone, in pairs, in tufts. */
+function needlesLeaf(leaf: Extract<Leaf, { kind: "needles" }>): Figure {
+  const shapes: Shape[] = [];
+  shapes.push(
+    put(
+      line([
+        [-2, 0],
+        [2, 0],
+      ]),
+      1.8,
+    ),
+  );
+  for (let place = 0; place < (leaf.per > 2 ? 4 : leaf.per === 2 ? 6 : 13); place++) {
+    const x = -1.9 + (place * 3.8) / (leaf.per > 2 ? 3.4 : leaf.per === 2 ? 5.4 : 12.4);
+    for (let needle = 0; needle < leaf.per; needle++)
+      for (const turn of [-1, 1]) {
+        const spread = leaf.per > 2 ? (needle / (leaf.per - 1) - 0.5) * 1.6 : leaf.per === 2 ? needle * 0.35 : 0.3;
+        const end: Point2 = [
+          x + leaf.long * (leaf.flat ? 0.15 : 0.5) * (leaf.per > 2 ? spread * 1.4 : 1) + spread * 0.3,
+          turn * leaf.long,
+        ];
+        shapes.push(put(line([[x, 0], end]), leaf.flat ? 2 : 1, "none", "leaf"));
       }
-      return framed(shapes, -2.2, 2.4, 1.3, -1.3);
-    }
-    case "feathered": {
-      shapes.push(
-        put(
-          line([
-            [-2, 0],
-            [1.6, 0],
-          ]),
-          1.1,
-        ),
-      );
-      for (let pair = 0; pair < leaf.pairs; pair++)
-        for (const turn of [-1, 1]) {
-          const x = -1.2 + (pair * 1.8) / (leaf.pairs - 1);
-          const out = leaf.leaflet > 0.25 ? 0.95 : 0.9 - 0.15 * Math.abs(pair / (leaf.pairs - 1) - 0.4);
-          shapes.push(
-            put(
-              [
-                ...smooth([
-                  [x, 0],
-                  [x + 0.35 - leaf.leaflet / 2, turn * 0.5],
-                  [x + 0.6, turn * out],
-                  [x + 0.35 + leaf.leaflet / 2, turn * 0.45],
-                  [x, 0],
-                ]),
-                ["Z"],
-              ],
-              0.8,
-              "leaf",
-            ),
-          );
-        }
+  }
+  return framed(shapes, -2.2, 2.4, 1.3, -1.3);
+}
+
+/** Leaflets in pairs along a stalk. */
+function featheredLeaf(leaf: Extract<Leaf, { kind: "feathered" }>): Figure {
+  const shapes: Shape[] = [];
+  shapes.push(
+    put(
+      line([
+        [-2, 0],
+        [1.6, 0],
+      ]),
+      1.1,
+    ),
+  );
+  for (let pair = 0; pair < leaf.pairs; pair++)
+    for (const turn of [-1, 1]) {
+      const x = -1.2 + (pair * 1.8) / (leaf.pairs - 1);
+      const out = leaf.leaflet > 0.25 ? 0.95 : 0.9 - 0.15 * Math.abs(pair / (leaf.pairs - 1) - 0.4);
       shapes.push(
         put(
           [
             ...smooth([
-              [1.2, 0],
-              [1.6, 0.3],
-              [2.1, 0],
-              [1.6, -0.3],
-              [1.2, 0],
+              [x, 0],
+              [x + 0.35 - leaf.leaflet / 2, turn * 0.5],
+              [x + 0.6, turn * out],
+              [x + 0.35 + leaf.leaflet / 2, turn * 0.45],
+              [x, 0],
             ]),
             ["Z"],
           ],
@@ -164,73 +149,111 @@ export function leafMark(state: string): Figure {
           "leaf",
         ),
       );
-      return framed(shapes, -2.2, 2.3, 1.3, -1.3);
     }
-    case "hand": {
-      const outline: Point2[] = [];
-      for (const angle of [-140, -75, 0, 75, 140]) {
-        const at = (radius: number, turn: number): Point2 => [
-          radius * Math.cos(((angle + turn) * Math.PI) / 180) * 1.1,
-          radius * Math.sin(((angle + turn) * Math.PI) / 180),
-        ];
-        outline.push(at(leaf.cut, -32), at(0.95, -14), at(1.45, 0), at(0.95, 14));
-      }
+  shapes.push(
+    put(
+      [
+        ...smooth([
+          [1.2, 0],
+          [1.6, 0.3],
+          [2.1, 0],
+          [1.6, -0.3],
+          [1.2, 0],
+        ]),
+        ["Z"],
+      ],
+      0.8,
+      "leaf",
+    ),
+  );
+  return framed(shapes, -2.2, 2.3, 1.3, -1.3);
+}
+
+/** Lobes spread like the fingers of a hand. */
+function handLeaf(leaf: Extract<Leaf, { kind: "hand" }>): Figure {
+  const shapes: Shape[] = [];
+  const outline: Point2[] = [];
+  for (const angle of [-140, -75, 0, 75, 140]) {
+    const at = (radius: number, turn: number): Point2 => [
+      radius * Math.cos(((angle + turn) * Math.PI) / 180) * 1.1,
+      radius * Math.sin(((angle + turn) * Math.PI) / 180),
+    ];
+    outline.push(at(leaf.cut, -32), at(0.95, -14), at(1.45, 0), at(0.95, 14));
+  }
+  shapes.push(
+    put(line(outline, true), 0.9, "leaf"),
+    put(
+      line([
+        [-2.1, 0],
+        [1.2, 0],
+      ]),
+      0.8,
+    ),
+  );
+  for (const angle of [-75, 75])
+    shapes.push(
+      put(
+        line([
+          [-0.3, 0],
+          [Math.cos((angle * Math.PI) / 180) * 1.1, Math.sin((angle * Math.PI) / 180) * 1.1],
+        ]),
+        0.6,
+      ),
+    );
+  return framed(shapes, -2.2, 1.8, 1.5, -1.5);
+}
+
+/** One blade, toothed or lobed at its edge. */
+function broadLeaf(leaf: Extract<Leaf, { kind: "broad" }>): Figure {
+  const shapes: Shape[] = [];
+  const half: Point2[] = [];
+  const steps = Math.max(12, leaf.teeth * 2, leaf.lobes * 4);
+  for (let step = 0; step <= steps; step++) {
+    const share = step / steps;
+    const bulge = Math.sin(Math.PI * share ** (Math.log(0.5) / Math.log(leaf.broadest)));
+    const tooth = leaf.teeth > 0 && step % 2 === 1 ? 0.9 : 1;
+    const lobe = leaf.lobes > 0 ? 0.78 + 0.24 * Math.cos(share * leaf.lobes * 2 * Math.PI) : 1;
+    half.push([-1.7 + share * 3.4, bulge * leaf.breadth * 1.55 * tooth * lobe]);
+  }
+  if (leaf.notch === true) half[half.length - 1] = [1.35, 0];
+  const whole = [...half, ...[...half].reverse().map(([x, y]): Point2 => [x, -y])];
+  shapes.push(put(leaf.teeth > 0 ? line(whole, true) : [...smooth(whole), ["Z"]], 0.9, "leaf"));
+  shapes.push(
+    put(
+      line([
+        [-2.2, 0],
+        [1.3, 0],
+      ]),
+      0.8,
+    ),
+  );
+  for (const x of [-0.9, -0.2, 0.5])
+    for (const turn of [-1, 1])
       shapes.push(
-        put(line(outline, true), 0.9, "leaf"),
         put(
           line([
-            [-2.1, 0],
-            [1.2, 0],
+            [x, 0],
+            [x + 0.45, turn * leaf.breadth * 0.85],
           ]),
-          0.8,
+          0.5,
         ),
       );
-      for (const angle of [-75, 75])
-        shapes.push(
-          put(
-            line([
-              [-0.3, 0],
-              [Math.cos((angle * Math.PI) / 180) * 1.1, Math.sin((angle * Math.PI) / 180) * 1.1],
-            ]),
-            0.6,
-          ),
-        );
-      return framed(shapes, -2.2, 1.8, 1.5, -1.5);
-    }
-    case "broad": {
-      const half: Point2[] = [];
-      const steps = Math.max(12, leaf.teeth * 2, leaf.lobes * 4);
-      for (let step = 0; step <= steps; step++) {
-        const share = step / steps;
-        const bulge = Math.sin(Math.PI * share ** (Math.log(0.5) / Math.log(leaf.broadest)));
-        const tooth = leaf.teeth > 0 && step % 2 === 1 ? 0.9 : 1;
-        const lobe = leaf.lobes > 0 ? 0.78 + 0.24 * Math.cos(share * leaf.lobes * 2 * Math.PI) : 1;
-        half.push([-1.7 + share * 3.4, bulge * leaf.breadth * 1.55 * tooth * lobe]);
-      }
-      if (leaf.notch === true) half[half.length - 1] = [1.35, 0];
-      const whole = [...half, ...[...half].reverse().map(([x, y]): Point2 => [x, -y])];
-      shapes.push(put(leaf.teeth > 0 ? line(whole, true) : [...smooth(whole), ["Z"]], 0.9, "leaf"));
-      shapes.push(
-        put(
-          line([
-            [-2.2, 0],
-            [1.3, 0],
-          ]),
-          0.8,
-        ),
-      );
-      for (const x of [-0.9, -0.2, 0.5])
-        for (const turn of [-1, 1])
-          shapes.push(
-            put(
-              line([
-                [x, 0],
-                [x + 0.45, turn * leaf.breadth * 0.85],
-              ]),
-              0.5,
-            ),
-          );
-      return framed(shapes, -2.3, 1.9, 1.65, -1.65);
-    }
+  return framed(shapes, -2.3, 1.9, 1.65, -1.65);
+}
+
+/** The drawing of one tree's leaf. */
+export function leafMark(state: string): Figure {
+  const leaf = LEAVES[state];
+  switch (leaf?.kind) {
+    case undefined:
+      return noLeaf();
+    case "needles":
+      return needlesLeaf(leaf);
+    case "feathered":
+      return featheredLeaf(leaf);
+    case "hand":
+      return handLeaf(leaf);
+    case "broad":
+      return broadLeaf(leaf);
   }
 }

@@ -53,142 +53,174 @@ export function centreColour(view: BodyView, { profile }: PlacedCap): Shape[] {
   ];
 }
 
+/** What marks on the skin are drawn with. */
+interface SkinPen {
+  readonly view: BodyView;
+  /** A spot of the skin: across from axis to edge, down from the outline to the rim. */
+  readonly spot: (across: number, down: number) => Point2;
+  readonly mark: (steps: Shape["steps"], pen: number, knowing: Shape["knowing"], fill?: Ink, stroke?: Ink) => void;
+}
+
+/** Where one mark of a surface stands, and how large it is. */
+interface MarkPlace {
+  readonly across: number;
+  readonly down: number;
+  readonly at: Point2;
+  readonly size: number;
+}
+
+/** The mark of a surface: how many there are, how thick, and the line of each. */
+interface SurfaceMark {
+  readonly most: number;
+  readonly pen: number;
+  readonly steps: (place: MarkPlace, spot: SkinPen["spot"]) => Shape["steps"];
+}
+
+const fibre = (pen: number): SurfaceMark => ({
+  most: 16,
+  pen,
+  steps: ({ across, down }, spot) =>
+    smooth([spot(across * 0.7, down), spot(across * 0.85, down + 0.05), spot(across, down + 0.16)]),
+});
+const dot: SurfaceMark = {
+  most: 26,
+  pen: 0.8,
+  steps: ({ at: [x, y], size }) =>
+    line([
+      [x, y],
+      [x, y + size * 0.35],
+    ]),
+};
+
+const SURFACES: Readonly<Record<string, SurfaceMark>> = {
+  fibrillose: fibre(0.55),
+  silky: fibre(0.35),
+  hairy: fibre(0.55),
+  velvety: dot,
+  powdery: dot,
+  scaly: {
+    most: 20,
+    pen: 0.8,
+    steps: ({ at: [x, y], size }) =>
+      line([
+        [x - size, y - size * 0.3],
+        [x, y + size * 0.5],
+        [x + size, y - size * 0.3],
+      ]),
+  },
+  cracked: {
+    most: 14,
+    pen: 0.7,
+    steps: ({ at: [x, y], size }) =>
+      line([
+        [x - size, y],
+        [x, y + size * 0.6],
+        [x + size, y],
+        [x + size * 1.3, y - size],
+      ]),
+  },
+  wrinkled: {
+    most: 10,
+    pen: 0.6,
+    steps: ({ at: [x, y], size }) =>
+      smooth([
+        [x - size * 1.4, y],
+        [x, y + size * 0.5],
+        [x + size * 1.4, y],
+      ]),
+  },
+};
+
 /** Marks of surface, edge and veil on the skin. */
 export function surface(view: BodyView, { profile }: PlacedCap): Shape[] {
   const shapes: Shape[] = [];
-  const skin = view.of("cap-surface");
   const outermost = Math.max(...profile.map(([x]) => x));
-  /** A spot of the skin: across from axis to edge, down from the outline to the rim. */
-  const spot = (across: number, down: number): Point2 => {
-    const x = across * outermost * 0.97;
-    const tip = profile.at(-1)?.[1] ?? 0;
-    const y = heightAt(profile, x);
-    return [-x * (1 - down * 0.04), y - (y - tip) * down * 0.92];
+  const pen: SkinPen = {
+    view,
+    spot: (across, down) => {
+      const x = across * outermost * 0.97;
+      const tip = profile.at(-1)?.[1] ?? 0;
+      const y = heightAt(profile, x);
+      return [-x * (1 - down * 0.04), y - (y - tip) * down * 0.92];
+    },
+    mark: (steps, thick, knowing, fill = "none", stroke = "line") =>
+      void shapes.push({ part: "cap", steps, fill, stroke, pen: thick, knowing }),
   };
-  const mark = (
-    steps: Shape["steps"],
-    pen: number,
-    knowing: Shape["knowing"],
-    fill: Ink = "none",
-    stroke: Ink = "line",
-  ) => shapes.push({ part: "cap", steps, fill, stroke, pen, knowing });
-  for (const state of skin.states)
-    for (let index = 0; index < 26; index++) {
+  for (const draw of [surfaceMarks, gloss, edge, zones, veil, rubbed]) draw(pen);
+  return shapes;
+}
+
+function surfaceMarks({ view, spot, mark }: SkinPen): void {
+  const { states, knowing } = view.of("cap-surface");
+  for (const state of states) {
+    const told = SURFACES[state];
+    for (let index = 0; index < (told?.most ?? 0); index++) {
       const across = scatter(index + 1);
       const down = 0.12 + scatter(index + 51) * 0.75;
-      const [x, y] = spot(across, down);
-      const size = view.radius * 0.07;
-      if ((state === "fibrillose" || state === "silky" || state === "hairy") && index < 16)
-        mark(
-          smooth([spot(across * 0.7, down), spot(across * 0.85, down + 0.05), spot(across, down + 0.16)]),
-          state === "silky" ? 0.35 : 0.55,
-          skin.knowing,
-        );
-      if (state === "scaly" && index < 20)
-        mark(
-          line([
-            [x - size, y - size * 0.3],
-            [x, y + size * 0.5],
-            [x + size, y - size * 0.3],
-          ]),
-          0.8,
-          skin.knowing,
-        );
-      if (state === "velvety" || state === "powdery")
-        mark(
-          line([
-            [x, y],
-            [x, y + size * 0.35],
-          ]),
-          0.8,
-          skin.knowing,
-        );
-      if (state === "cracked" && index < 14)
-        mark(
-          line([
-            [x - size, y],
-            [x, y + size * 0.6],
-            [x + size, y],
-            [x + size * 1.3, y - size],
-          ]),
-          0.7,
-          skin.knowing,
-        );
-      if (state === "wrinkled" && index < 10)
-        mark(
-          smooth([
-            [x - size * 1.4, y],
-            [x, y + size * 0.5],
-            [x + size * 1.4, y],
-          ]),
-          0.6,
-          skin.knowing,
-        );
+      const place = { across, down, at: spot(across, down), size: view.radius * 0.07 };
+      if (told !== undefined) mark(told.steps(place, spot), told.pen, knowing);
     }
-  if (skin.states.some((state) => state === "slimy" || state === "tacky" || state === "smooth")) {
-    const wet = !skin.states.includes("smooth");
-    mark(smooth([spot(0.72, 0.16), spot(0.55, 0.12), spot(0.38, 0.14)]), wet ? 3 : 1.6, "seen", "none", "paper");
-    if (wet) mark(smooth([spot(0.86, 0.3), spot(0.82, 0.26)]), 2.4, "seen", "none", "paper");
   }
-  const margin = view.of("cap-margin");
-  if (margin.states.includes("striate"))
-    for (let index = 1; index < 12; index++)
-      mark(line([spot(index / 12, 0.78), spot(index / 12, 1)]), 0.6, margin.knowing);
-  if (margin.states.includes("ragged-with-veil"))
-    for (let index = 1; index < 9; index++) {
-      const [x, y] = spot(index / 9, 1.04);
-      mark(
-        line(
-          [
-            [x - 0.05 * view.radius, y],
-            [x, y - 0.1 * view.radius],
-            [x + 0.05 * view.radius, y],
-          ],
-          true,
-        ),
-        0.7,
-        margin.knowing,
-        "paper",
-      );
-    }
-  const zones = view.of("cap-zones");
-  if (zones.states[0] === "distinct" || zones.states[0] === "blending")
+}
+
+/** The light on what is smooth, and more of it on what is wet. */
+function gloss({ view, spot, mark }: SkinPen): void {
+  const { states } = view.of("cap-surface");
+  if (!states.some((state) => state === "slimy" || state === "tacky" || state === "smooth")) return;
+  const wet = !states.includes("smooth");
+  mark(smooth([spot(0.72, 0.16), spot(0.55, 0.12), spot(0.38, 0.14)]), wet ? 3 : 1.6, "seen", "none", "paper");
+  if (wet) mark(smooth([spot(0.86, 0.3), spot(0.82, 0.26)]), 2.4, "seen", "none", "paper");
+}
+
+function edge({ view, spot, mark }: SkinPen): void {
+  const { states, knowing } = view.of("cap-margin");
+  if (states.includes("striate"))
+    for (let index = 1; index < 12; index++) mark(line([spot(index / 12, 0.78), spot(index / 12, 1)]), 0.6, knowing);
+  if (!states.includes("ragged-with-veil")) return;
+  for (let index = 1; index < 9; index++) {
+    const [x, y] = spot(index / 9, 1.04);
+    const shred: Point2[] = [
+      [x - 0.05 * view.radius, y],
+      [x, y - 0.1 * view.radius],
+      [x + 0.05 * view.radius, y],
+    ];
+    mark(line(shred, true), 0.7, knowing, "paper");
+  }
+}
+
+function zones({ view, spot, mark }: SkinPen): void {
+  const { states, knowing } = view.of("cap-zones");
+  if (states[0] === "distinct" || states[0] === "blending")
     for (const down of [0.25, 0.5, 0.75])
-      mark(smooth([spot(0.95, down), spot(0.6, down), spot(0.2, down), spot(0, down)]), 0.9, zones.knowing);
+      mark(smooth([spot(0.95, down), spot(0.6, down), spot(0.2, down), spot(0, down)]), 0.9, knowing);
   if (view.first("two-toned") === "yes")
     mark(smooth([spot(0.62, 0), spot(0.6, 0.3), spot(0.4, 0.52), spot(0, 0.58)]), 0.9, view.of("two-toned").knowing);
-  const veil = view.of("veil-on-cap");
-  for (const state of veil.states) {
+}
+
+/** What is left of a veil: warts, or two broad patches of it. */
+function veil({ view, spot, mark }: SkinPen): void {
+  const { states, knowing } = view.of("veil-on-cap");
+  for (const state of states) {
+    if (!state.endsWith("warts") && state !== "sheets") continue;
     const ink: Ink = state === "sheets" ? "paper" : `pigment:${state.split("-")[0] ?? "white"}`;
     for (let index = 0; index < (state === "sheets" ? 2 : 12); index++) {
       const [x, y] = spot(0.1 + scatter(index + 7) * 0.8, 0.15 + scatter(index + 70) * 0.6);
       const size = view.radius * (state === "sheets" ? 0.22 : 0.055) * (0.8 + scatter(index) * 0.5);
-      if (state.endsWith("warts") || state === "sheets")
-        mark(
-          smooth(
-            [
-              [x - size, y],
-              [x - size * 0.3, y + size * 0.7],
-              [x + size, y + size * 0.2],
-              [x + size * 0.5, y - size * 0.6],
-              [x - size, y],
-            ],
-            true,
-          ),
-          0.8,
-          veil.knowing,
-          ink,
-        );
+      const wart: Point2[] = [
+        [x - size, y],
+        [x - size * 0.3, y + size * 0.7],
+        [x + size, y + size * 0.2],
+        [x + size * 0.5, y - size * 0.6],
+        [x - size, y],
+      ];
+      mark(smooth(wart, true), 0.8, knowing, ink);
     }
   }
+}
+
+function rubbed({ view, spot, mark }: SkinPen): void {
   const rub = view.first("stain-rub");
-  if (rub !== undefined && rub !== "none")
-    mark(
-      smooth([spot(0.5, 0.5), spot(0.62, 0.56), spot(0.74, 0.6)]),
-      5,
-      view.of("stain-rub").knowing,
-      "none",
-      `pigment:${rub}`,
-    );
-  return shapes;
+  if (rub === undefined || rub === "none") return;
+  const stroke = smooth([spot(0.5, 0.5), spot(0.62, 0.56), spot(0.74, 0.6)]);
+  mark(stroke, 5, view.of("stain-rub").knowing, "none", `pigment:${rub}`);
 }

@@ -1,15 +1,11 @@
 /** Stem, ring and foot: skin on the left, section on the right. */
 import type { PlacedCap } from "./cap.ts";
 import { footProfile, heightAt, sacProfile } from "./profiles.ts";
-import { type Ink, line, mirrored, type Point2, type Shape, type Step, scatter, smooth } from "./shapes.ts";
+import { type Ink, line, mirrored, type Point2, type Shape, scatter, smooth } from "./shapes.ts";
+import { stemMarks } from "./stem-marks.ts";
+import { widthAt } from "./stem-shape.ts";
 import { undersideLine } from "./underside.ts";
 import type { BodyView } from "./view.ts";
-
-/** Where a ring sits, as a share of the stem's height. */
-export const RING_HEIGHT: Readonly<Record<string, number>> = { high: 0.82, middle: 0.55, low: 0.3 };
-
-/** Half the stem's width at a share of its height: a little wider towards the foot. */
-const widthAt = (view: BodyView, share: number): number => view.stemHalf * (1.1 - 0.16 * share);
 
 /** The right outline, from where the stem goes into the cap down to the ground. */
 function side(view: BodyView, cap: PlacedCap): Point2[] {
@@ -157,93 +153,6 @@ function inside(view: BodyView, cap: PlacedCap): Shape[] {
     default:
       return [];
   }
-}
-
-function stemMarks(view: BodyView, cap: PlacedCap): Shape[] {
-  const { states, knowing } = view.of("stem-surface");
-  const shapes: Shape[] = [];
-  const ringAt = (RING_HEIGHT[view.first("ring-place") ?? "high"] ?? 0.75) * cap.edge;
-  const mark = (steps: readonly Step[], pen: number) =>
-    shapes.push({ part: "stem", steps, fill: "none", stroke: "line", pen, knowing });
-  for (const state of states)
-    for (let index = 0; index < 22; index++) {
-      const share = (index + 0.5) / 22;
-      const y = cap.edge * share;
-      const x = -widthAt(view, share) * (0.12 + scatter(index + 3) * 0.8);
-      const size = view.stemHalf * 0.16;
-      if (state === "fibrillose" || (state === "silky" && index % 2 === 0))
-        mark(
-          smooth([
-            [x, y],
-            [x + size * 0.3, y + size * 2],
-            [x, y + size * 4],
-          ]),
-          state === "silky" ? 0.4 : 0.6,
-        );
-      if (state === "scaly-below-ring" && y < ringAt - size)
-        mark(
-          line([
-            [x - size, y + size * 0.8],
-            [x, y - size * 0.4],
-            [x + size, y + size * 0.8],
-          ]),
-          1,
-        );
-      if (state === "snakeskin" && index % 2 === 0)
-        mark(
-          line([
-            [-widthAt(view, share), y],
-            [-widthAt(view, share) * 0.66, y + size],
-            [-widthAt(view, share) * 0.33, y],
-            [0, y + size],
-          ]),
-          0.9,
-        );
-      if (state === "net" && y > cap.edge * 0.35)
-        mark(
-          line(
-            [
-              [x - size * 1.5, y],
-              [x, y + size * 2],
-              [x + size * 1.5, y],
-              [x, y - size * 2],
-            ],
-            true,
-          ),
-          0.6,
-        );
-      if (state === "scabers" || state === "dotted" || state === "granular")
-        if (state === "scabers" || share > 0.6)
-          mark(
-            line([
-              [x, y],
-              [x + size * 0.5, y + size * 0.3],
-            ]),
-            state === "scabers" ? 1.8 : 1.2,
-          );
-      if (state === "cottony")
-        mark(
-          smooth([
-            [x - size, y],
-            [x, y + size],
-            [x + size, y],
-          ]),
-          0.7,
-        );
-      if (state === "velvety-darkening" && share < 0.72)
-        for (const turn of [0, 1, 2]) {
-          const at = -widthAt(view, share) * scatter(index * 3 + turn);
-          if (scatter(index * 7 + turn) > share * 1.1)
-            mark(
-              line([
-                [at, y],
-                [at, y + size * 1.3],
-              ]),
-              1,
-            );
-        }
-    }
-  return shapes;
 }
 
 /** The foot below ground, dashed until it has been looked at. */

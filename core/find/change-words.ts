@@ -1,6 +1,5 @@
 /** A change in plain words, for the history of a find. */
-
-import type { Change } from "./edits.ts";
+import type { Change } from "./changes.ts";
 import type { Entry } from "./entry.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "./words.ts";
 
@@ -12,6 +11,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   hoursSincePicked: "hours since it was picked",
   larvaeParts: "larvae by part",
   measuredBy: "measured by",
+  parted: "out of the basket",
   frostLastNight: "frost last night",
   drySpellDays: "days without rain",
   rain24hMm: "rain in a day, mm",
@@ -31,7 +31,8 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   lon: "longitude",
 };
 
-const fieldWords = (field: string): string => FIELD_WORDS[field] ?? field.replaceAll("-", " ");
+/** A field of the record in plain words. */
+export const fieldWords = (field: string): string => FIELD_WORDS[field] ?? field.replaceAll("-", " ");
 
 /** One line for one change: "B: ring: skirt, unsure". */
 export function changeWords(change: Change): string {
@@ -70,7 +71,7 @@ function entryWords(entry: Entry): string {
 }
 
 /** A value in words: nothing is "left out", a list is a list, an object its fields. */
-function valueWords(value: unknown): string {
+export function valueWords(value: unknown): string {
   if (value === null || value === undefined) return "left out";
   if (value === true) return "yes";
   if (value === false) return "no";

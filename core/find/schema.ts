@@ -10,6 +10,7 @@ import {
   FIRMNESSES,
   LARVAE,
   LIFTS,
+  PARTINGS,
   PRINT_PAPERS,
   REGIONS,
   WEARS,
@@ -144,6 +145,9 @@ export const bodySchema = z.strictObject({
   sameAs: bodyIdSchema.optional(),
   seenAt: moment.optional(),
   keep: z.boolean().optional(),
+  note: z.string().max(NOTE_LENGTH).optional(),
+  /** How it left the basket again, and when. */
+  parted: z.strictObject({ how: z.enum(PARTINGS), at: moment }).optional(),
 });
 
 /** One collecting event. */

@@ -523,6 +523,10 @@ export const ENDINGS = [
 
 export type Ending = (typeof ENDINGS)[number];
 
+/** How a body leaves the basket: taken on to the kitchen, or never to be anybody's food here. */
+export const PARTINGS = ["emptied", "given-away", "thrown-away"] as const;
+export type Parting = (typeof PARTINGS)[number];
+
 /** Characters of the stained kind: their entries may carry a speed. */
 export function isStain(id: string): boolean {
   return id.startsWith("stain-") && id !== "stain-speed";

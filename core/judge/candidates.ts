@@ -1,14 +1,14 @@
 /** How a sought kind stands: whether it still fits, what its musts lack, what speaks against it. */
-import { type Age, CHARACTER_IDS, type CharacterId, isHardLook } from "../find/vocabulary.ts";
+import { CHARACTER_IDS, isHardLook } from "../find/vocabulary.ts";
 import { characterPhrase, stateWords, wordList } from "../find/words.ts";
-import type { Clause, Sheet } from "../knowledge/sheet.ts";
-import { bitsOf, type Tables } from "../knowledge/tables.ts";
+import type { Sheet } from "../knowledge/sheet.ts";
+import type { Tables } from "../knowledge/tables.ts";
 import type { RulesInForce } from "./condition.ts";
 import { listedStates, type Point, pointsOf } from "./contradictions.ts";
 import type { Look } from "./looks.ts";
-import { isHidden } from "./masks.ts";
+import { type MissingMust, missingMusts, type Proofs, proofsOf } from "./musts.ts";
 import type { BodyScene, Scene } from "./scene.ts";
-import { type Misplaced, misplacedBy, monthWords } from "./season.ts";
+import { type Misplaced, misplacedBy } from "./season.ts";
 import { sizePoints, weighSizes } from "./sizes.ts";
 import { CONTRADICTS, MASKED, type Weighing, weigh } from "./weigh.ts";
 
@@ -27,12 +27,6 @@ export interface OddCharacter {
   readonly body: string;
   /** "the cap edge (inrolled on A; it has plain or incurved)" */
   readonly text: string;
-}
-
-/** A must that is not yet confirmed, with what it asks. */
-export interface MissingMust {
-  readonly character: string;
-  readonly says: string;
 }
 
 export interface Candidate {
@@ -59,11 +53,6 @@ export interface Candidate {
 
 /** So many contradictions of a kind are told, and so many doubts. */
 export const TOLD = 4;
-
-/** The must that stands for bodies of more than one age. */
-export const AGES_MUST = "age";
-/** The must that stands for a date, of a kind whose months are a character of it. */
-export const SEASON_MUST = "season";
 
 /**
  * Weighs every sought sheet against the find. All bodies count, kept or not: they are thought to be one kind. What
@@ -310,89 +299,3 @@ export const HOUSE_RULE_WORDS: Readonly<Record<NonNullable<Sheet["houseRule"]>, 
   "small-brown": "small brown ones on wood: never",
   upsetters: "scaber stalks, honey fungus, clouded funnel and other upsetters: leave them",
 };
-
-/** A sure look that no mask could have made out of something else: it can confirm a must. */
-interface Proof {
-  readonly states: number;
-  readonly age: Age | undefined;
-  readonly body: BodyScene | undefined;
-}
-
-/** The proofs of a find by character, made once for all sheets. */
-export type Proofs = ReadonlyMap<CharacterId, readonly Proof[]>;
-
-/** Gathers what can confirm musts: the site's looks, and those of every body. */
-export function proofsOf(scene: Scene): Proofs {
-  const proofs = new Map<CharacterId, Proof[]>();
-  const add = ({ character, states }: Look, body: BodyScene | undefined) => {
-    const proof = { states: bitsOf(character, states), age: body?.body.age, body };
-    const known = proofs.get(character);
-    if (known === undefined) proofs.set(character, [proof]);
-    else known.push(proof);
-  };
-  for (const look of scene.site.values()) add(look, undefined);
-  for (const body of scene.bodies)
-    for (const look of body.looks.values()) if (look.sure && !isHidden(look, body.conditions)) add(look, body);
-  return proofs;
-}
-
-const CLAUSE_BITS = new WeakMap<Clause, number>();
-
-function clauseBits(clause: Clause): number {
-  let bits = CLAUSE_BITS.get(clause);
-  if (bits === undefined) {
-    bits = bitsOf(clause.character, clause.states);
-    CLAUSE_BITS.set(clause, bits);
-  }
-  return bits;
-}
-
-/** Whether a proof shows a clause: of the place any state, of a body nothing but what is asked, at the age asked. */
-function shows({ states, age, body }: Proof, clause: Clause): boolean {
-  const bits = clauseBits(clause);
-  if (body === undefined) return (states & bits) !== 0;
-  return (states & ~bits) === 0 && (clause.ages === undefined || (age !== undefined && clause.ages.includes(age)));
-}
-
-const NO_PROOFS: readonly Proof[] = [];
-
-/** Whether every clause of a way is shown, by the site or by any body, or by the one body that is asked about. */
-export function isConfirmed(clauses: readonly Clause[], proofs: Proofs, on?: BodyScene): boolean {
-  for (const clause of clauses) {
-    let isShown = false;
-    for (const proof of proofs.get(clause.character) ?? NO_PROOFS)
-      if ((on === undefined || proof.body === undefined || proof.body === on) && shows(proof, clause)) {
-        isShown = true;
-        break;
-      }
-    if (!isShown) return false;
-  }
-  return true;
-}
-
-/** The musts of a sheet that no sure, unhidden look confirms. */
-export function missingMusts(sheet: Sheet, scene: Scene, proofs: Proofs = proofsOf(scene)): MissingMust[] {
-  const missing: MissingMust[] = [];
-  const agesSeen = new Set<string>();
-  const region = scene.find.place?.region;
-  for (const must of sheet.musts) {
-    if (region !== undefined && must.regions?.includes(region) === false) continue;
-    const way = must.ways.find((clauses) => isConfirmed(clauses, proofs));
-    const everywhere =
-      !sheet.everyBody.includes(must.character) ||
-      scene.kept.every((body) => must.ways.some((clauses) => isConfirmed(clauses, proofs, body)));
-    if (way === undefined || !everywhere) missing.push({ character: must.character, says: must.says });
-    if (sheet.agesNeeded === 1) continue;
-    for (const clause of way ?? [])
-      for (const proof of proofs.get(clause.character) ?? NO_PROOFS)
-        if (proof.age !== undefined && shows(proof, clause)) agesSeen.add(proof.age);
-  }
-  if (agesSeen.size < sheet.agesNeeded && sheet.agesNeeded > 1)
-    missing.push({ character: AGES_MUST, says: `seen on bodies of ${sheet.agesNeeded} different ages` });
-  if (sheet.seasonIsMust && scene.find.foundAt === undefined)
-    missing.push({
-      character: SEASON_MUST,
-      says: `the day it was found, for its months are a character of it (${monthWords(Object.values(sheet.months).flat())})`,
-    });
-  return missing;
-}

@@ -1,6 +1,8 @@
 /** Place and condition: what refuses a body whatever kind it is. */
 import type { Body, Find, Rules } from "../find/schema.ts";
 import type { Concern } from "../find/vocabulary.ts";
+import { REASON_WORDS } from "../words/reason-words.ts";
+import type { ReasonCode } from "./reason.ts";
 import type { StopSign } from "./stop-signs.ts";
 
 /** House rules with every default filled in. */
@@ -61,28 +63,27 @@ export function groundRefusals(find: Find, rules: RulesInForce): readonly StopSi
     .filter((concern) => rules.dirtyGround === "never" || !MAY_BE_JUDGED.has(concern))
     .map((concern) => ({
       code: "unclean-ground",
-      text: `The ground is not clean: ${CONCERN_WORDS[concern]}.`,
+      text: REASON_WORDS.uncleanGround(CONCERN_WORDS[concern]),
     }));
 }
 
 /** Why the condition of a body refuses it, if it does. @param bearsFrost whether the kinds in question bear frost */
 export function conditionRefusals(body: Body, rules: RulesInForce, bearsFrost: boolean): readonly StopSign[] {
   const refusals: StopSign[] = [];
-  const refuse = (code: string, text: string) => refusals.push({ code, text });
+  const refuse = (code: ReasonCode, text: string) => refusals.push({ code, text });
   const wear = body.wear ?? [];
-  if (body.firmness === "mushy") refuse("mushy", "It is mushy: left, past it.");
-  if (body.firmness === "soft") refuse("soft", "It is soft: left, past it.");
-  if (wear.includes("waterlogged")) refuse("sodden", "It is sodden.");
-  if (wear.includes("frozen") && !bearsFrost) refuse("frosted", "It is frozen, and its kind does not bear frost.");
-  if (wear.includes("dried-out")) refuse("dried-out", "It has dried out where it stood.");
+  if (body.firmness === "mushy") refuse("mushy", REASON_WORDS.mushy);
+  if (body.firmness === "soft") refuse("soft", REASON_WORDS.soft);
+  if (wear.includes("waterlogged")) refuse("sodden", REASON_WORDS.sodden);
+  if (wear.includes("frozen") && !bearsFrost) refuse("frosted", REASON_WORDS.frosted);
+  if (wear.includes("dried-out")) refuse("dried-out", REASON_WORDS.driedOut);
   const cap = body.larvaeParts?.cap ?? body.larvae;
   const tubes = body.larvaeParts?.tubes ?? "none";
-  if (cap === "riddled" || tubes === "riddled")
-    refuse("riddled", "The part that would be kept is riddled with tunnels.");
+  if (cap === "riddled" || tubes === "riddled") refuse("riddled", REASON_WORDS.riddled);
   else if (
     rules.larvae === "none" &&
     [cap, tubes, body.larvaeParts?.stem].some((part) => part !== undefined && part !== "none")
   )
-    refuse("larvae", "It has larvae, and the house rule is none.");
+    refuse("larvae", REASON_WORDS.larvae);
   return refusals;
 }

@@ -1,5 +1,5 @@
 import { expect } from "chai";
-import { type Answer, assess } from "../assess.ts";
+import { type Answer, assess } from "../answer/answer.ts";
 import type { Find } from "../find/schema.ts";
 import { bodyOf, findOf, mistakesTo, type Seen } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";

@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { type Answer, assess } from "../assess.ts";
+import { type Answer, assess } from "../answer/answer.ts";
 import type { Entry } from "../find/entry.ts";
 import type { Body, Find } from "../find/schema.ts";
 import { REGIONS, WEARS } from "../find/vocabulary.ts";

@@ -1,6 +1,6 @@
 /** Where the judgement follows nature: what is never so, what comes near, the time and the place. */
 import { expect } from "chai";
-import { assess } from "../assess.ts";
+import { assess } from "../answer/answer.ts";
 import { findSchema } from "../find/schema.ts";
 import { typicalFind } from "../lint/typical.ts";
 import { answerTo, bodyOf, FIELD_MUSHROOM, GRASS, mistakesTo, OLDER } from "../tests/build.ts";

@@ -4,8 +4,10 @@
  * Basis of the grace: common practice; of the months, regions and heights: each sheet's own.
  */
 import type { Find } from "../find/schema.ts";
+import { theKind } from "../find/the-kind.ts";
 import { wordList } from "../find/words.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
+import { REASON_WORDS } from "../words/reason-words.ts";
 
 /** A kind told so many days outside its months is still in them. */
 export const GRACE_DAYS = 21;
@@ -73,13 +75,13 @@ const NOWHERE_ODD: readonly Misplaced[] = [];
 export function misplacedBy(sheet: Sheet, { foundAt, place }: Find): readonly Misplaced[] {
   if (place === undefined && foundAt === undefined) return NOWHERE_ODD;
   const misplaced: Misplaced[] = [];
-  const name = `the ${sheet.names.common}`;
+  const name = theKind(sheet.names.common);
   const region = place?.region;
   const here = region === undefined ? undefined : sheet.months[region];
   if (region !== undefined && here === undefined)
     misplaced.push({
       code: "out-of-region",
-      text: `${capital(name)} is not told of ${region.replaceAll("-", " ")}: there another kind may look like it.`,
+      text: REASON_WORDS.outOfRegion(name, region),
     });
   const months =
     foundAt === undefined || sheet.allYear
@@ -90,7 +92,7 @@ export function misplacedBy(sheet: Sheet, { foundAt, place }: Find): readonly Mi
     if (!isInMonths(day, months))
       misplaced.push({
         code: "out-of-season",
-        text: `${capital(name)} is a kind of ${monthWords(months)}${region === undefined ? "" : " there"}; what looks like it in ${MONTHS[month - 1]} may be another.`,
+        text: REASON_WORDS.outOfSeason(name, monthWords(months), region !== undefined, MONTHS[month - 1]),
       });
   }
   const height = place?.elevationM;
@@ -99,10 +101,8 @@ export function misplacedBy(sheet: Sheet, { foundAt, place }: Find): readonly Mi
     if (height < low - GRACE_METRES || height > high + GRACE_METRES)
       misplaced.push({
         code: "out-of-height",
-        text: `${capital(name)} is told of ${low} to ${high} m; this one stood at ${height} m.`,
+        text: REASON_WORDS.outOfHeight(name, low, high, height),
       });
   }
   return misplaced;
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

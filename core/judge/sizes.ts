@@ -1,5 +1,6 @@
 /** What a measure says about a sheet. Books are short-sighted, so little is made of it. */
 import type { Body } from "../find/schema.ts";
+import { theKind } from "../find/the-kind.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import type { Tables } from "../knowledge/tables.ts";
 import type { Point } from "./contradictions.ts";
@@ -70,7 +71,7 @@ export function sizePoints(sheet: Sheet, body: Body): Point[] {
       character: measure,
       body: body.id,
       hard: value > largest * HARD_TIMES,
-      text: `${MEASURE_WORDS[measure]} ${value} ${unit} on ${body.id}; the ${sheet.names.common} has ${smallest} to ${largest} ${unit}`,
+      text: `${MEASURE_WORDS[measure]} ${value} ${unit} on ${body.id}; ${theKind(sheet.names.common)} has ${smallest} to ${largest} ${unit}`,
     });
   }
   for (const measure of ["sporeLengthUm", "sporeWidthUm"] as const) {
@@ -84,7 +85,7 @@ export function sizePoints(sheet: Sheet, body: Body): Point[] {
       character: measure,
       body: body.id,
       hard: false,
-      text: `spores of ${average.toFixed(1)} µm on ${body.id}; the ${sheet.names.common} has ${range[0]} to ${range[1]} µm`,
+      text: `spores of ${average.toFixed(1)} µm on ${body.id}; ${theKind(sheet.names.common)} has ${range[0]} to ${range[1]} µm`,
     });
   }
   return points;

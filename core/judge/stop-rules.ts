@@ -4,6 +4,7 @@
  * A rule is read by `stop-signs.ts`; whoever knows the trade can mend one here without knowing how it is read.
  */
 import type { Age, CharacterId } from "../find/vocabulary.ts";
+import type { StopCode } from "../words/reason-words.ts";
 
 /** Funnel-shaped white-to-buff caps below this are refused; the deadly ones are 2 to 4 cm. */
 export const PALE_FUNNEL_BELOW_CM = 10;
@@ -31,10 +32,9 @@ export type Ask =
   | { readonly any: readonly Ask[] }
   | { readonly not: Ask };
 
-/** A stop sign with its reason in words. */
+/** A stop sign: its sentence is with the other words of the answer. */
 export interface StopRule {
-  readonly code: string;
-  readonly text: string;
+  readonly code: StopCode;
   /** It says something of this body alone: its grown neighbours are not stopped by it. */
   readonly ofThisBody?: boolean;
   readonly when: Ask;
@@ -79,7 +79,6 @@ const GILLED = any({ notLookedAt: "underside" }, sees("underside", "gills"));
 export const STOP_RULES: readonly StopRule[] = [
   {
     code: "white-gills-with-ring-or-foot",
-    text: "White gills that stay white together with a ring, a sac, a bulb or warts: the mark of the deadly amanitas.",
     when: all(
       GILLED,
       any(all({ aged: ["mature", "old"] }, sees("gill-colour", "white", "cream")), sees("spore-print", "white")),
@@ -93,7 +92,6 @@ export const STOP_RULES: readonly StopRule[] = [
   },
   {
     code: "sac-with-pale-cap",
-    text: "A sac at the foot with a pale cap, and no brown, pink or black spores seen.",
     when: all(
       sees("base", "sac", "clasping-rim"),
       sees("cap-colour", ...SAC_PALE_CAPS),
@@ -115,13 +113,11 @@ export const STOP_RULES: readonly StopRule[] = [
   },
   {
     code: "embryo-or-dark-inside",
-    text: "Halved, it shows the outline of an unborn mushroom or is dark inside.",
     ofThisBody: true,
     when: sees("bisection", "embryo-outline", "dark-inside"),
   },
   {
     code: "chrome-at-the-foot",
-    text: "Chrome yellow at once where the foot was nicked: the yellow stainer and its kin.",
     when: all(
       GILLED,
       any(all(sees("stain-base", "chrome-yellow"), not({ slowStain: true })), sees("stain-heated", "chrome-yellow")),
@@ -129,12 +125,10 @@ export const STOP_RULES: readonly StopRule[] = [
   },
   {
     code: "ink-smell",
-    text: "It smells of ink or of a hospital floor.",
     when: any(sees("smell", "chemical"), sees("smell-heated", "chemical")),
   },
   {
     code: "green-spores",
-    text: "A green print, or gills going green.",
     // the milk of the saffron milkcap greens its gills
     when: any(
       sees("spore-print", "green"),
@@ -143,12 +137,10 @@ export const STOP_RULES: readonly StopRule[] = [
   },
   {
     code: "unpleasant-smell",
-    text: "A smell that nobody can name and nobody likes.",
     when: any(sees("smell", "unpleasant-unnamed"), sees("smell-heated", "unpleasant-unnamed")),
   },
   {
     code: "red-pores-or-strong-blue",
-    text: "Red or orange pores, or strong blue at once all through the cut.",
     when: all(
       any(sees("underside", "pores"), not({ notLookedAt: "pore-colour" })),
       any(sees("pore-colour", "red", "orange"), sees("stain-cut", "strong-blue"), sees("stain-stem", "strong-blue")),
@@ -156,7 +148,6 @@ export const STOP_RULES: readonly StopRule[] = [
   },
   {
     code: "small-brown-on-wood",
-    text: "A small brown gilled mushroom with a ring or cobweb on wood, chips or moss: the funeral bell looks like this.",
     when: all(
       GILLED,
       any(sees("gill-colour", "brown", "clay-brown", "rust-brown"), sees("spore-print", "clay-brown", "rust-brown")),
@@ -168,7 +159,6 @@ export const STOP_RULES: readonly StopRule[] = [
   },
   {
     code: "greenish-gills-in-cluster",
-    text: "Clustered on wood with greenish-yellow gills.",
     when: all(
       sees("growth", "dense-cluster", "small-tufts"),
       sees("substrate", ...DEAD_WOOD),
@@ -177,12 +167,10 @@ export const STOP_RULES: readonly StopRule[] = [
   },
   {
     code: "rust-print-with-cobweb",
-    text: "Rust-brown spores with a cobweb: a webcap.",
     when: all(any(sees("spore-print", "rust-brown"), sees("gill-colour", "rust-brown")), sees("ring", "cobweb")),
   },
   {
     code: "small-pale-funnel",
-    text: `A pale funnel under ${PALE_FUNNEL_BELOW_CM} cm: every one is refused, also beside a large one.`,
     when: all(GILLED, sees("cap-shape", "funnel"), sees("cap-colour", ...PALE_CAPS), {
       capBelowCm: PALE_FUNNEL_BELOW_CM,
       unmeasured: "not small",

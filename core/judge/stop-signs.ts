@@ -4,7 +4,9 @@
  * Little is needed to refuse: an unsure look stops as well as a sure one, and no mask excuses it.
  */
 import { type CharacterId, isCharacterId } from "../find/vocabulary.ts";
+import { STOP_SIGN_WORDS } from "../words/reason-words.ts";
 import type { Look } from "./looks.ts";
+import type { ReasonCode } from "./reason.ts";
 import type { BodyScene, Scene } from "./scene.ts";
 import { type Ask, STOP_RULES } from "./stop-rules.ts";
 
@@ -12,7 +14,7 @@ export { PALE_FUNNEL_BELOW_CM, SMALL_BROWN_BELOW_CM } from "./stop-rules.ts";
 
 /** A named reason to leave a body. */
 export interface StopSign {
-  readonly code: string;
+  readonly code: ReasonCode;
   readonly text: string;
   /** It says something of this body alone, and nothing of its neighbours. */
   readonly ofThisBody?: boolean;
@@ -29,9 +31,9 @@ export interface StopQuestion {
 
 /** The stop signs that hold for one body. */
 export function stopSignsOf(question: StopQuestion): readonly StopSign[] {
-  return STOP_RULES.filter((rule) => holds(rule.when, question)).map(({ code, text, ofThisBody }) => ({
+  return STOP_RULES.filter((rule) => holds(rule.when, question)).map(({ code, ofThisBody }) => ({
     code,
-    text,
+    text: STOP_SIGN_WORDS[code],
     // an egg tells nothing of its grown neighbours
     ...(ofThisBody === true || question.body.body.age === "egg" ? { ofThisBody: true } : {}),
   }));

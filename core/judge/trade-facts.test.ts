@@ -3,7 +3,7 @@
  * Source of every one here: common practice, no source, unless a line says otherwise.
  */
 import { expect } from "chai";
-import { assess } from "../assess.ts";
+import { assess } from "../answer/answer.ts";
 import { typicalFind } from "../lint/typical.ts";
 import { answerTo, bodyOf, FIELD_MUSHROOM, GRASS, mistakesTo, OLDER, PALE_ON_GRASS, seen } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";

@@ -1,12 +1,12 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { type Answer, assess } from "../assess.ts";
+import { type Answer, assess } from "../answer/answer.ts";
 import type { Body, Find } from "../find/schema.ts";
 import { KEPT, typicalFind } from "../lint/typical.ts";
 import { finds } from "../tests/arbitraries.ts";
 import { answerTo, bodyOf, FIELD_MUSHROOM, findOf, GRASS, mistakesTo, OLDER, seen } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
-import { CONDITION_WORDS } from "./verdict.ts";
+import { CONDITION_WORDS } from "../words/reason-words.ts";
 
 const codes = (answer: Answer) => answer.reasons.map((reason) => reason.code);
 const good = (more: Partial<Find> = {}, body: Partial<Body> = {}) =>
@@ -31,6 +31,15 @@ describe("an answer", () => {
     expect(answer.reasons[0]?.text).to.match(/knows no others/);
     expect(answer.conditions).to.include.members(["second-person", "two-books", "cook-through"]);
     for (const code of answer.conditions ?? []) expect(CONDITION_WORDS[code]).to.be.a("string");
+  });
+
+  it("never tells to cook for fifteen minutes what is for infusions only", () => {
+    const tail = SHIPPED.byId.get("trametes-versicolor");
+    if (tail === undefined) throw new Error("no turkey tail on the shelf");
+    const { verdict, conditions } = assess(typicalFind(tail), SHIPPED);
+    expect(verdict).to.equal("basket");
+    expect(conditions).to.include("infusion-only").and.not.to.include("cook-through");
+    expect(conditions).to.include("second-person");
   });
 
   it("of basket asks for the weather where nobody told it, since frost would make stain and nose worthless", () => {

@@ -1,40 +1,15 @@
 /** From the judgement to an answer: leave, hold or basket, each with its reasons. Never more than the reasons allow. */
-import { wordList } from "../find/words.ts";
+
+import { theKind } from "../find/the-kind.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
+import { type ConditionCode, dangersStand, REASON_WORDS } from "../words/reason-words.ts";
 import { type Candidate, HOUSE_RULE_WORDS } from "./candidates.ts";
 import { concernsOf } from "./condition.ts";
 import type { DangerDistance, Judgement, Refusals } from "./judge.ts";
+import type { Reason } from "./reason.ts";
 
 export const VERDICTS = ["leave", "hold", "basket"] as const;
 export type Verdict = (typeof VERDICTS)[number];
-
-/** One reason, with a code that stays and a text for people. */
-export interface Reason {
-  readonly code: string;
-  readonly text: string;
-  readonly body?: string;
-  readonly sheets?: readonly string[];
-}
-
-/** What must still happen before anything is cooked. */
-export const CONDITION_WORDS = {
-  "second-person": "Show it to somebody who knows this kind, with the specimen in hand.",
-  "two-books": "Compare it with the full description in two books: every feature has to match.",
-  "cook-through": "Cook it well: fifteen minutes and more.",
-  "small-first-portion": "The first time, a small portion of this one kind, then wait until the next morning.",
-  "keep-one-raw": "Keep a raw one back in the cold until the meal is well past.",
-  "no-alcohol": "Never with alcohol, three days before and three days after.",
-  "raw-poisonous": "Raw it is poisonous: keep it apart from all that is eaten raw.",
-  "boil-first": "Boil it first and throw that water away, then cook it.",
-  "skin-off": "The skin comes off before cooking.",
-  "tubes-off": "The tubes come off before cooking.",
-  "infusion-only": "Too tough for the pan: for infusions only, and nothing is claimed for it.",
-  "cap-only": "Keep the cap only: the stem is riddled.",
-  "weather-untold":
-    "Nobody told whether there was frost last night. If there was, stain and smell prove nothing: tell it, and look at the answer again.",
-  "ground-judged": "You judged this ground clean yourself. The program does not know it.",
-} as const;
-export type ConditionCode = keyof typeof CONDITION_WORDS;
 
 /** The answer for one body. */
 export interface BodyVerdict {
@@ -64,9 +39,6 @@ export interface Ruling {
   readonly conditions: readonly ConditionCode[];
 }
 
-const TOUCHES = "Nothing seen speaks against";
-const MISTAKES = [TOUCHES, "One mistake away", "Two mistakes away", "Three mistakes away"];
-const NAMED_DANGERS = 3;
 /** A print is read after some hours at the least (common practice). */
 export const PRINT_HOURS = 4;
 
@@ -142,35 +114,28 @@ const statusOn = (danger: DangerDistance, body: string) =>
   danger.perBody.find((distance) => distance.body === body)?.status ?? "stands";
 
 function dangersReason(dangers: readonly DangerDistance[], body?: string): Reason {
-  const named = dangers.slice(0, NAMED_DANGERS).map(({ sheet, nearest, perBody }) => {
-    const distance = body === undefined ? nearest : (perBody.find((one) => one.body === body) ?? nearest);
-    return { name: `the ${sheet.names.common}`, away: awayWords(distance.mistakes, distance.status) };
+  const standing = dangers.map(({ sheet, nearest, perBody }) => {
+    const { mistakes, status } = body === undefined ? nearest : (perBody.find((one) => one.body === body) ?? nearest);
+    return { name: theName(sheet), mistakes, softOnly: status === "one-mistake" };
   });
-  const sentences = [...new Set(named.map((one) => one.away))].map((away) => {
-    const names = named.filter((one) => one.away === away).map((one) => one.name);
-    return away === TOUCHES ? `${TOUCHES} ${wordList(names)}.` : `${away}: ${wordList(names, "and")}.`;
-  });
-  const more = dangers.length - named.length;
   return {
     code: "dangers-stand",
-    text: [...sentences, ...(more > 0 ? [`${more} more ${more === 1 ? "stands" : "stand"}.`] : [])].join(" "),
+    text: dangersStand(standing),
     sheets: dangers.map((danger) => danger.sheet.id),
     ...(body === undefined ? {} : { body }),
   };
 }
 
-function awayWords(mistakes: number, status: DangerDistance["status"]): string {
-  if (mistakes === 0) return TOUCHES;
-  const away = MISTAKES[mistakes] ?? `${mistakes} mistakes away`;
-  return mistakes > 1 && status === "one-mistake" ? `${away}, but by soft points alone` : away;
-}
+const theName = (sheet: Sheet): string => theKind(sheet.names.common);
+const namesOf = (all: readonly { readonly sheet: Sheet }[]): string[] => all.map((one) => theName(one.sheet));
+const idsOf = (all: readonly { readonly sheet: Sheet }[]): string[] => all.map((one) => one.sheet.id);
 
-/** The house rules that keep some kinds out, by name, each once. */
-function rulesThatRefuse(refused: readonly Candidate[]): string {
+/** The house rules that keep some kinds out, in words, each once. */
+function rulesThatRefuse(refused: readonly Candidate[]): string[] {
   const rules = refused.flatMap(({ sheet }) =>
     sheet.houseRule === undefined ? [] : [HOUSE_RULE_WORDS[sheet.houseRule]],
   );
-  return [...new Set(rules)].join("; ");
+  return [...new Set(rules)];
 }
 
 function holdReasons(judgement: Judgement, fitting: readonly Candidate[], answering: readonly Candidate[]): Reason[] {
@@ -191,54 +156,41 @@ function holdReasons(judgement: Judgement, fitting: readonly Candidate[], answer
   if (inedible.length > 0)
     reasons.push({
       code: "inedible-fits",
-      text: `It may still be ${namesOf(inedible)}, which ${inedible.length === 1 ? "is" : "are"} not for the pot.`,
-      sheets: inedible.map((one) => one.sheet.id),
+      text: REASON_WORDS.inedibleFits(namesOf(inedible)),
+      sheets: idsOf(inedible),
     });
   const refused = fitting.filter((one) => !one.allowed);
   if (refused.length > 0)
     reasons.push({
       code: "refused-kind-fits",
-      text: `It may still be ${namesOf(refused)}, which the house rules refuse (${rulesThatRefuse(refused)}).`,
-      sheets: refused.map((one) => one.sheet.id),
+      text: REASON_WORDS.refusedKindFits(namesOf(refused), rulesThatRefuse(refused)),
+      sheets: idsOf(refused),
     });
   if (rules.naming === "species" && fitting.length > 1)
-    reasons.push({
-      code: "species-open",
-      text: "The house rule asks for one species, and more than one still fits.",
-    });
+    reasons.push({ code: "species-open", text: REASON_WORDS.speciesOpen });
   if (
     answering.length > 0 &&
     scene.kept.some((body) => body.body.wear?.includes("frozen")) &&
     fitting.some((one) => !one.sheet.bearsFrost)
   )
-    reasons.push({
-      code: "frost-open",
-      text: "It is frozen, and not every kind that it may be bears frost.",
-    });
+    reasons.push({ code: "frost-open", text: REASON_WORDS.frostOpen });
   for (const refusal of refusals)
     if (!refusal.body.kept && refusal.stops.some((stop) => !stop.ofThisBody))
       reasons.push({
         code: "other-body-stops",
         body: refusal.body.body.id,
-        text: `Body ${refusal.body.body.id} of this find shows a stop sign: are there two kinds here? Split the find.`,
+        text: REASON_WORDS.otherBodyStops(refusal.body.body.id),
       });
   for (const { body } of scene.kept)
     if (body.print?.laidAt !== undefined && body.print.readAt === undefined)
       reasons.push({
         code: "print-pending",
         body: body.id,
-        text: `The print of ${body.id} is still under its cup. It wants ${PRINT_HOURS} hours at the least, overnight as a rule.`,
+        text: REASON_WORDS.printPending(body.id, PRINT_HOURS),
       });
   if (answering.length > 0 && !restsOnTwoCharacters(answering))
-    reasons.push({ code: "one-feature", text: "One feature alone never decides." });
+    reasons.push({ code: "one-feature", text: REASON_WORDS.oneFeature });
   return reasons;
-}
-
-/** The names of some kinds, the first few and how many more. */
-function namesOf(candidates: readonly Candidate[]): string {
-  const names = candidates.slice(0, NAMED_DANGERS).map((one) => `the ${one.sheet.names.common}`);
-  const more = candidates.length - names.length;
-  return wordList(more > 0 ? [...names, `${more} more`] : names);
 }
 
 /** One feature never clears: the musts of the answer have to ask for at least two characters. */
@@ -249,10 +201,10 @@ function restsOnTwoCharacters(answering: readonly Candidate[]): boolean {
 function mustsReason({ sheet, mustsMissing }: Candidate): Reason {
   return {
     code: "musts-missing",
-    text: `If it is the ${sheet.names.common}, still to be seen: ${wordList(
+    text: REASON_WORDS.mustsMissing(
+      theName(sheet),
       mustsMissing.map((must) => must.says),
-      "and",
-    )}.`,
+    ),
     sheets: [sheet.id],
   };
 }
@@ -261,29 +213,23 @@ function mustsReason({ sheet, mustsMissing }: Candidate): Reason {
 function nearReason({ candidates }: Judgement): Reason {
   const near = candidates.filter((one) => one.near !== undefined);
   const first = near[0];
-  if (first?.near === undefined)
-    return { code: "unknown-kind", text: "It fits no sheet on this shelf. What is unknown stays out." };
-  const others = near.slice(1);
-  const also =
-    others.length === 0 ? "" : ` ${capital(namesOf(others))} ${others.length === 1 ? "comes" : "come"} as near.`;
+  if (first?.near === undefined) return { code: "unknown-kind", text: REASON_WORDS.unknownKind };
   return {
     code: "near-fit",
-    text: `It would be the ${first.sheet.names.common} but for ${first.near.text}. Look again, or take another body.${also}`,
-    sheets: near.map((one) => one.sheet.id),
+    text: REASON_WORDS.nearFit(theName(first.sheet), first.near.text, namesOf(near.slice(1))),
+    sheets: idsOf(near),
   };
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 function doubtReason(fitting: readonly Candidate[]): Reason {
   const doubt = fitting.find((one) => one.doubts.length > 0)?.doubts[0];
   return doubt === undefined
-    ? { code: "nothing-kept-fits", text: "Nothing that still fits is for the pot." }
-    : { code: "doubt", text: `In doubt: ${doubt.text}.` };
+    ? { code: "nothing-kept-fits", text: REASON_WORDS.nothingKeptFits }
+    : { code: "doubt", text: REASON_WORDS.doubt(doubt.text) };
 }
 
 function nothingKept(): Reason {
-  return { code: "nothing-kept", text: "No body of this find is marked to be kept." };
+  return { code: "nothing-kept", text: REASON_WORDS.nothingKept };
 }
 
 /** The deadly fit and nothing else does, or comes near. */
@@ -294,28 +240,19 @@ function onlyDangers({ dangers, candidates }: Judgement): Reason[] {
   return [
     {
       code: "only-dangers-fit",
-      text: `Of all the sheets only ${wordList(
-        fit.slice(0, NAMED_DANGERS).map((danger) => `the ${danger.sheet.names.common}`),
-        "and",
-      )} ${fit.length === 1 ? "fits" : "fit"}.`,
-      sheets: fit.map((danger) => danger.sheet.id),
+      text: REASON_WORDS.onlyDangersFit(namesOf(fit)),
+      sheets: idsOf(fit),
     },
   ];
 }
 
 function refusedByHouse(fitting: readonly Candidate[]): Reason[] {
   if (fitting.length === 0 || fitting.some((one) => one.allowed)) return [];
-  const names = namesOf(fitting);
-  const rules = [
-    ...new Set(
-      fitting.flatMap(({ sheet }) => (sheet.houseRule === undefined ? [] : [HOUSE_RULE_WORDS[sheet.houseRule]])),
-    ),
-  ];
   return [
     {
       code: "house-rule",
-      text: `It could only be ${names}, and a house rule of yours leaves that (${rules.join("; ")}).`,
-      sheets: fitting.map((one) => one.sheet.id),
+      text: REASON_WORDS.houseRule(namesOf(fitting), rulesThatRefuse(fitting)),
+      sheets: idsOf(fitting),
     },
   ];
 }
@@ -331,17 +268,7 @@ function baseLost({ body }: Refusals, { scene, dangers }: Judgement): Reason[] {
       !danger.aside && hasSac(danger.sheet) && !danger.perBody.some((one) => one.body === body.body.id && one.hard),
   );
   if (sacs.length === 0) return [];
-  const names = wordList(
-    sacs.slice(0, NAMED_DANGERS).map((danger) => `the ${danger.sheet.names.common}`),
-    "and",
-  );
-  return [
-    {
-      code: "base-lost",
-      text: `The foot is lost, and ${names} cannot be ruled out without it.`,
-      sheets: sacs.map((one) => one.sheet.id),
-    },
-  ];
+  return [{ code: "base-lost", text: REASON_WORDS.baseLost(namesOf(sacs)), sheets: idsOf(sacs) }];
 }
 
 const hasSac = (sheet: Sheet): boolean => Object.values(sheet.characters.base ?? {}).some((table) => "sac" in table);
@@ -353,38 +280,36 @@ function onlyButtons({ body }: Refusals, { scene, dangers }: Judgement): Reason[
   const alike = dangers.filter(
     (danger) => !danger.aside && danger.sheet.buttonLike && statusOn(danger, body.body.id) !== "ruled-out",
   );
-  if (alike.length === 0) return [];
-  return [
-    {
-      code: "only-buttons",
-      text: `Only buttons here, and a button of the ${alike[0]?.sheet.names.common} looks the same: leave them to grow on, or find an older one.`,
-      sheets: alike.map((one) => one.sheet.id),
-    },
-  ];
+  const [first] = alike;
+  if (first === undefined) return [];
+  return [{ code: "only-buttons", text: REASON_WORDS.onlyButtons(theName(first.sheet)), sheets: idsOf(alike) }];
 }
 
 function basketReason(fitting: readonly Candidate[]): Reason {
-  const names = wordList(fitting.map((one) => `the ${one.sheet.names.common}`));
-  const genera = [
-    ...new Set(
-      fitting.map(
-        ({ sheet }) => `${sheet.genus.kindsKnown} of about ${sheet.genus.kindsInGenus} kinds of ${sheet.genus.name}`,
-      ),
-    ),
-  ];
+  const genera = fitting.map(({ sheet }) =>
+    REASON_WORDS.ofGenus(sheet.genus.kindsKnown, sheet.genus.kindsInGenus, sheet.genus.name),
+  );
   return {
     code: "all-ruled-out",
-    text: `Every danger on this shelf that counts here is ruled out for every body that is kept, and it fits ${names}. The shelf holds ${wordList(genera, "and")}, and knows no others.`,
-    sheets: fitting.map((one) => one.sheet.id),
+    text: REASON_WORDS.allRuledOut(namesOf(fitting), [...new Set(genera)]),
+    sheets: idsOf(fitting),
   };
 }
 
 type KeptBody = Judgement["scene"]["kept"][number]["body"];
 
 function conditionsOf({ scene }: Judgement, fitting: readonly Candidate[], kept: readonly KeptBody[]): ConditionCode[] {
-  const codes: ConditionCode[] = ["second-person", "two-books", "cook-through", "small-first-portion", "keep-one-raw"];
   // of several kinds that it may be, the strictest handling holds
   const handlings = fitting.map((one) => one.sheet.handling);
+  // what no pan makes tender is not cooked for fifteen minutes: that it is for infusions only is said below
+  const isCooked = handlings.some((handling) => handling.infusionOnly !== true);
+  const codes: ConditionCode[] = [
+    "second-person",
+    "two-books",
+    ...(isCooked ? (["cook-through"] as const) : []),
+    "small-first-portion",
+    "keep-one-raw",
+  ];
   if (handlings.some((handling) => handling.alcohol === "never")) codes.push("no-alcohol");
   if (handlings.some((handling) => handling.rawPoisonous === true)) codes.push("raw-poisonous");
   if (handlings.some((handling) => handling.boilFirst === true)) codes.push("boil-first");

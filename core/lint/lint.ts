@@ -1,5 +1,5 @@
 /** The knowledge lint: what is wrong with the sheets taken together, in words that the writer of a sheet can act on. */
-import { assess } from "../assess.ts";
+import { assess } from "../answer/answer.ts";
 import { AGES, type Age, CHARACTER_IDS, type CharacterId, isCharacterId } from "../find/vocabulary.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 import { FREQUENCIES, type LintRule, type Sheet, type StateTable } from "../knowledge/sheet.ts";

@@ -60,14 +60,14 @@ describe("how many of a troop to look at", () => {
 });
 
 describe("spores", () => {
-  it("have the mean, deviation and hundredths of a statistics library (simple-statistics)", () => {
+  it("have the mean, standard deviation and quantiles of a statistics library (simple-statistics)", () => {
     fc.assert(
       fc.property(fc.array(positive, { minLength: 2, maxLength: 60 }), (values) => {
         const spread = spreadOf(values);
         expect(spread.mean).to.be.closeTo(statistics.mean(values), 1e-9);
-        expect(spread.deviation).to.be.closeTo(statistics.sampleStandardDeviation(values), 1e-9);
-        expect(spread.least).to.equal(statistics.min(values));
-        expect(spread.most).to.equal(statistics.max(values));
+        expect(spread.standardDeviation).to.be.closeTo(statistics.sampleStandardDeviation(values), 1e-9);
+        expect(spread.min).to.equal(statistics.min(values));
+        expect(spread.max).to.equal(statistics.max(values));
         // jStat's quantiles with both parameters 1 are type 7 of Hyndman and Fan
         const [low = 0, high = 0] = jstat.quantiles(values, [0.05, 0.95], 1, 1);
         expect(spread.low).to.be.closeTo(low, 1e-9);

@@ -20,7 +20,7 @@ export interface Patch {
   readonly channels: readonly [number, number, number];
   /** The same in linear light. */
   readonly linear: Linear;
-  /** Half the spread of the green channel between its 16th and 84th hundredth, 0 to 255: noise, and grain. */
+  /** Half the spread of the green channel between its 16th and 84th percentile, 0 to 255: noise, and grain. */
   readonly spread: number;
   readonly pixels: number;
 }

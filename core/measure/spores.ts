@@ -6,12 +6,12 @@ export interface Spread {
   readonly n: number;
   readonly mean: number;
   /** Standard deviation of the sample; 0 for one value. */
-  readonly deviation: number;
-  readonly least: number;
-  /** 5th and 95th hundredth, between the values where need be. */
+  readonly standardDeviation: number;
+  readonly min: number;
+  /** 5th and 95th percentile, between the values where need be. */
   readonly low: number;
   readonly high: number;
-  readonly most: number;
+  readonly max: number;
 }
 
 /** Both lists and their ratio, for spores whose length and width were measured together. */
@@ -28,7 +28,7 @@ export interface SporeStatistics {
  * The value below which a share of the list lies, between its values where need be: the usual definition (R. J. Hyndman
  * and Y. Fan, The American Statistician 50, 1996, their type 7).
  */
-export function hundredth(sorted: readonly number[], share: number): number {
+export function quantile(sorted: readonly number[], share: number): number {
   const place = (sorted.length - 1) * share;
   const below = Math.floor(place);
   const low = sorted[below] ?? 0;
@@ -45,11 +45,11 @@ export function spreadOf(values: readonly number[]): Spread {
   return {
     n,
     mean,
-    deviation: n < 2 ? 0 : Math.sqrt(squares / (n - 1)),
-    least: sorted[0] ?? mean,
-    low: hundredth(sorted, 0.05),
-    high: hundredth(sorted, 0.95),
-    most: sorted[n - 1] ?? mean,
+    standardDeviation: n < 2 ? 0 : Math.sqrt(squares / (n - 1)),
+    min: sorted[0] ?? mean,
+    low: quantile(sorted, 0.05),
+    high: quantile(sorted, 0.95),
+    max: sorted[n - 1] ?? mean,
   };
 }
 
@@ -72,9 +72,9 @@ export function sporeStatistics(lengths: readonly number[], widths: readonly num
 const one = (value: number): string => value.toFixed(1);
 
 /** The extremes stand in brackets where they differ from the range as written. */
-function spreadWords({ least, low, high, most }: Spread): string {
-  const before = one(least) === one(low) ? "" : `(${one(least)}) `;
-  const after = one(most) === one(high) ? "" : ` (${one(most)})`;
+function spreadWords({ min, low, high, max }: Spread): string {
+  const before = one(min) === one(low) ? "" : `(${one(min)}) `;
+  const after = one(max) === one(high) ? "" : ` (${one(max)})`;
   return `${before}${one(low)}–${one(high)}${after}`;
 }
 

@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { assess } from "../assess.ts";
+import { assess } from "../answer/answer.ts";
 import { typicalFind } from "../lint/typical.ts";
 import { answerTo, bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";

@@ -1,7 +1,7 @@
 /** A test that is asked for opens something: never a look that was surely made and that nothing hides. */
 import { expect } from "chai";
 import fc from "fast-check";
-import { assess } from "../assess.ts";
+import { assess } from "../answer/answer.ts";
 import { isCharacterId } from "../find/vocabulary.ts";
 import { isHidden } from "../judge/masks.ts";
 import { sceneOf } from "../judge/scene.ts";

@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import loadHighs from "highs";
-import { type Answer, assess } from "../assess.ts";
+import { type Answer, assess } from "../answer/answer.ts";
 import { judge } from "../judge/judge.ts";
 import { EVERYTHING_ALLOWED } from "../lint/lint.ts";
 import { typicalFind } from "../lint/typical.ts";

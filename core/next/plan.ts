@@ -4,11 +4,14 @@
  * The set is the cheapest there is, exactly: a minimum-cost multi-cover over the families of evidence. The order puts
  * first what is likeliest to end the matter for its cost.
  */
-import type { Age, CharacterId } from "../find/vocabulary.ts";
+
+import { theKind } from "../find/the-kind.ts";
+import type { CharacterId } from "../find/vocabulary.ts";
 import { wordList } from "../find/words.ts";
-import { AGES_MUST, type Candidate, type Contradiction, type Proofs, proofsOf } from "../judge/candidates.ts";
+import type { Candidate, Contradiction } from "../judge/candidates.ts";
 import { agreementOf } from "../judge/contradictions.ts";
 import { evidenceOf, type Judgement } from "../judge/judge.ts";
+import { AGES_MUST, type Proofs, proofsOf } from "../judge/musts.ts";
 import type { Ruling } from "../judge/verdict.ts";
 import type { Must } from "../knowledge/sheet.ts";
 import type { Measure } from "../knowledge/tables.ts";
@@ -17,54 +20,7 @@ import { type FieldTest, testWords } from "./field-tests.ts";
 import { demandsOf, helping, isOpen, type Need, needsOf, TIER_WEIGHT, take } from "./needs.ts";
 import { type Option, optionsOf, showsMust } from "./options.ts";
 import { byRatio } from "./order.ts";
-
-/** One step of the plan. */
-export interface PlannedTest {
-  readonly test: string;
-  readonly text: string;
-  readonly body?: string;
-  readonly minutes: number;
-  readonly waitHours: number;
-  readonly destroys: boolean;
-  /** Dangers that it would move one mistake farther away. */
-  readonly movesAway: readonly string[];
-  /** The one thing that it opens: unanswered so far, unsure, or hidden. A character, a measure, or a body's age. */
-  readonly opens: Opens;
-  /** Musts of the supposed kind that it would show, in words. */
-  readonly shows: readonly string[];
-}
-
-/** What a test opens. Without a body: on a further one, or on the site. */
-export interface Opens {
-  readonly body?: string;
-  readonly character: CharacterId | Measure | "age";
-}
-
-/** What would help beyond the bodies at hand: another body, another day, or somebody with a microscope. */
-export interface Further {
-  readonly text: string;
-  readonly age?: Age;
-}
-
-/** A danger that no test here can bring far enough away today, and why. */
-export interface CannotSettle {
-  readonly sheet: string;
-  readonly body: string;
-  readonly why: string;
-}
-
-export interface Plan {
-  /** The kind that the find seems to be, which the plan supposes. */
-  readonly supposing?: string;
-  readonly tests: readonly PlannedTest[];
-  readonly minutes: number;
-  readonly waitHours: number;
-  readonly cannotSettle: readonly CannotSettle[];
-  /** Where the bodies at hand do not settle it: what else would. */
-  readonly further: readonly Further[];
-  /** Where no test is left: why nothing here helps. */
-  readonly nothingHelps?: string;
-}
+import type { CannotSettle, Further, Opens, Plan, PlannedTest } from "./planned.ts";
 
 /** Even odds that the find is one of the dangers that stand, shared out by their tiers (our own scale). */
 const ODDS_OF_DANGER = 0.5;
@@ -197,13 +153,13 @@ function furtherOf(judgement: Judgement, supposed: Candidate, open: readonly Nee
     for (const danger of need.dangers) {
       const lifting = evidenceOf(judgement, danger, need.body).masks.find((mask) => mask.lift !== undefined);
       if (lifting !== undefined) say({ text: `${capital(lifting.lift ?? "")}.` });
-      else alike.set(need.body, [...(alike.get(need.body) ?? []), `the ${danger.sheet.names.common}`]);
+      else alike.set(need.body, [...(alike.get(need.body) ?? []), theKind(danger.sheet.names.common)]);
     }
   for (const [body, names] of alike) {
     const more = names.length - FURTHER_DANGERS;
     const named = more > 1 ? [...names.slice(0, FURTHER_DANGERS), `${more} others`] : names;
     say({
-      text: `Nothing that eye or nose can do tells the ${supposed.sheet.names.common} on ${body} from ${wordList(named)}; spores under a microscope, or somebody who knows them, may.`,
+      text: `Nothing that eye or nose can do tells ${theKind(supposed.sheet.names.common)} on ${body} from ${wordList(named)}; spores under a microscope, or somebody who knows them, may.`,
     });
   }
   for (const { text } of supposed.misplaced) say({ text: `${text} Somebody who knows the kind there has to see it.` });
@@ -365,6 +321,6 @@ function cannotSettle(
 ): CannotSettle {
   const { masks } = evidenceOf(judgement, danger, body);
   const why = [...new Set(masks.map((mask) => mask.why))];
-  const alike = `no look at ${body} that is still to be had tells the ${danger.sheet.names.common} from the ${supposed.sheet.names.common}`;
+  const alike = `no look at ${body} that is still to be had tells ${theKind(danger.sheet.names.common)} from ${theKind(supposed.sheet.names.common)}`;
   return { sheet: danger.sheet.id, body, why: why.length > 0 ? `${alike} today: ${why.join("; ")}` : alike };
 }

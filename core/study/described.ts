@@ -1,6 +1,6 @@
 /** Finds described by people who read no sheet, with what a careful person would do: how the judgement fares on them. */
 import { z } from "zod";
-import { type Answer, assess } from "../assess.ts";
+import { type Answer, assess } from "../answer/answer.ts";
 import { findSchema } from "../find/schema.ts";
 import { VERDICTS } from "../judge/verdict.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";

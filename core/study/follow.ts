@@ -16,7 +16,8 @@ import { type Ruling, rule, type Verdict } from "../judge/verdict.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import { FIELD_TESTS, type FieldTest } from "../next/field-tests.ts";
-import { type PlannedTest, planNext } from "../next/plan.ts";
+import { planNext } from "../next/plan.ts";
+import type { PlannedTest } from "../next/planned.ts";
 import {
   apparentStates,
   bareBody,

@@ -6,9 +6,10 @@
  */
 import type { Body, Find } from "../find/schema.ts";
 import { AGES, isCharacterId, SITE_CHARACTERS } from "../find/vocabulary.ts";
-import { candidatesOf, missingMusts, proofsOf } from "../judge/candidates.ts";
+import { candidatesOf } from "../judge/candidates.ts";
 import { rulesOf } from "../judge/condition.ts";
 import { judge } from "../judge/judge.ts";
+import { missingMusts, proofsOf } from "../judge/musts.ts";
 import { sceneOf } from "../judge/scene.ts";
 import { rule } from "../judge/verdict.ts";
 import { type Knowledge, shelve } from "../knowledge/knowledge.ts";

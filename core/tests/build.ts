@@ -1,5 +1,5 @@
 /** Short ways to write finds in tests. */
-import { type Answer, assess } from "../assess.ts";
+import { type Answer, assess } from "../answer/answer.ts";
 import type { Entry } from "../find/entry.ts";
 import { type Body, type Find, findSchema } from "../find/schema.ts";
 import { isCharacterId } from "../find/vocabulary.ts";

@@ -1,5 +1,5 @@
 /** The quick look at the rest of a troop: four touches a body, each of them "as on that one" or looked at by itself. */
-import type { Change } from "../find/edits.ts";
+import type { Change } from "../find/changes.ts";
 import type { Entry } from "../find/entry.ts";
 import type { Body, Find } from "../find/schema.ts";
 import type { CharacterId } from "../find/vocabulary.ts";
@@ -7,17 +7,17 @@ import { QUICK_LOOK, sceneOf } from "../judge/scene.ts";
 
 /** The four touches in their order, as the screens name them. */
 export const TOUCHES = ["under", "stem", "foot", "cut"] as const;
-export type Touch = (typeof TOUCHES)[number];
+export type QuickTouch = (typeof TOUCHES)[number];
 
 /** How one touch stands on one body. */
 export interface TouchState {
-  readonly touch: Touch;
+  readonly touch: QuickTouch;
   readonly done: boolean;
   /** What the model shows of this touch, surely: what "the same" would record. Empty where it shows nothing itself. */
   readonly model: readonly Entry[];
 }
 
-const charactersOf = (touch: Touch): readonly CharacterId[] => QUICK_LOOK[TOUCHES.indexOf(touch)] ?? [];
+const charactersOf = (touch: QuickTouch): readonly CharacterId[] => QUICK_LOOK[TOUCHES.indexOf(touch)] ?? [];
 
 /** What a body shows of a touch by this person's own sure entries. */
 function sureEntries(body: Body, characters: readonly CharacterId[]): Entry[] {

@@ -1,5 +1,5 @@
 /** Two kinds in one record: the second is given a find of its own. */
-import type { Change } from "../find/edits.ts";
+import type { Change } from "../find/changes.ts";
 import { type Body, type Find, findSchema } from "../find/schema.ts";
 import { cutText } from "../find/text.ts";
 

@@ -1,8 +1,8 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { assess } from "../assess.ts";
+import { assess } from "../answer/answer.ts";
+import { applyChange } from "../find/apply-change.ts";
 import { canonicalFind } from "../find/canonical.ts";
-import { applyChange } from "../find/edits.ts";
 import type { Body, Find } from "../find/schema.ts";
 import { CHARACTERS } from "../find/vocabulary.ts";
 import { finds } from "../tests/arbitraries.ts";

@@ -1,7 +1,8 @@
 /** How one sought kind stands, worked out the plain, slow way: the oracle for the compiled tables. */
-import { type Candidate, type Contradiction, isAllowed, missingMusts, TOLD } from "../../judge/candidates.ts";
+import { type Candidate, type Contradiction, isAllowed, TOLD } from "../../judge/candidates.ts";
 import type { RulesInForce } from "../../judge/condition.ts";
 import type { Look } from "../../judge/looks.ts";
+import { missingMusts } from "../../judge/musts.ts";
 import type { BodyScene, Scene } from "../../judge/scene.ts";
 import { misplacedBy } from "../../judge/season.ts";
 import { sizePoints } from "../../judge/sizes.ts";

@@ -1,9 +1,10 @@
 /** Two records of one find as one, judged: offered only where the answer is no more permissive than to either. */
-import { putTogether } from "../find/put-together.ts";
+
 import type { Find } from "../find/schema.ts";
+import { judge } from "../judge/judge.ts";
+import { rule, type Verdict } from "../judge/verdict.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
-import { judge } from "./judge.ts";
-import { rule, type Verdict } from "./verdict.ts";
+import { putTogether } from "./put-together.ts";
 
 const PERMITS: Readonly<Record<Verdict, number>> = { leave: 0, hold: 1, basket: 2 };
 

@@ -1,11 +1,11 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { assess } from "../assess.ts";
+import { assess } from "../answer/answer.ts";
 import { type Rules, rulesSchema } from "../find/schema.ts";
 import { finds } from "../tests/arbitraries.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { FIRST_YEARS, HOUSE_RULES } from "./house-rules.ts";
-import { limitSchema, NOTHING_SETTLED, settledSchema, stricterOf, stricterRules } from "./settled.ts";
+import { limitSchema, NO_SETTINGS, settingsSchema, stricterRules, stricterSettings } from "./settings.ts";
 
 const RANK = { leave: 0, hold: 1, basket: 2 };
 
@@ -46,9 +46,12 @@ describe("what two devices settled apart", () => {
   it("keeps the limits of both, each once", () => {
     const kilo = { kind: "all", grams: 1000 };
     const here = { kind: "all", place: "Upper pasture", pieces: 20 };
-    const both = stricterOf({ rules: {}, limits: [kilo] }, { rules: {}, limits: [here, { grams: 1000, kind: "all" }] });
+    const both = stricterSettings(
+      { rules: {}, limits: [kilo] },
+      { rules: {}, limits: [here, { grams: 1000, kind: "all" }] },
+    );
     expect(both.limits).to.deep.equal([kilo, here]);
-    expect(stricterOf(NOTHING_SETTLED, NOTHING_SETTLED)).to.deep.equal(NOTHING_SETTLED);
+    expect(stricterSettings(NO_SETTINGS, NO_SETTINGS)).to.deep.equal(NO_SETTINGS);
   });
 });
 
@@ -64,6 +67,6 @@ describe("a limit", () => {
       { kind: "all", grams: 5, law: "known" },
     ])
       expect(limitSchema.safeParse(bad).success, JSON.stringify(bad)).to.equal(false);
-    expect(settledSchema.safeParse({ rules: { amanitas: "often" }, limits: [] }).success).to.equal(false);
+    expect(settingsSchema.safeParse({ rules: { amanitas: "often" }, limits: [] }).success).to.equal(false);
   });
 });

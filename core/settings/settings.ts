@@ -23,11 +23,11 @@ export const limitSchema = z
   });
 export type Limit = z.infer<typeof limitSchema>;
 
-export const settledSchema = z.strictObject({ rules: rulesSchema, limits: z.array(limitSchema).max(MOST_LIMITS) });
-export type Settled = z.infer<typeof settledSchema>;
+export const settingsSchema = z.strictObject({ rules: rulesSchema, limits: z.array(limitSchema).max(MOST_LIMITS) });
+export type Settings = z.infer<typeof settingsSchema>;
 
 /** What holds before anybody settled anything: the defaults, and no limit. */
-export const NOTHING_SETTLED: Settled = { rules: {}, limits: [] };
+export const NO_SETTINGS: Settings = { rules: {}, limits: [] };
 
 /** The place of a value in its matter, strictest first; what is left out stands where the default does. */
 function placeOf(rule: keyof Rules, rules: Rules): number {
@@ -45,7 +45,7 @@ export function stricterRules(one: Rules, other: Rules): Rules {
 }
 
 /** What two devices settled apart from each other, put together: the stricter rules, and the limits of both. */
-export function stricterOf(one: Settled, other: Settled): Settled {
+export function stricterSettings(one: Settings, other: Settings): Settings {
   const limits = new Map([...one.limits, ...other.limits].map((limit) => [canonicalJson(limit), limit]));
   return {
     rules: stricterRules(one.rules, other.rules),

@@ -1,108 +1,12 @@
 /**
- * Two devices have changed one find: what differs, and one record of both that is never more permissive than either.
+ * Two devices have changed one find: one record of both. Whether it is offered is for the judge to say.
  */
-import { canonicalFind, canonicalJson } from "./canonical.ts";
-import { changeWords } from "./change-words.ts";
-import type { Entry } from "./entry.ts";
-import { type Body, type Find, findSchema, type Rules, type Site, type Weather } from "./schema.ts";
-import { type CharacterId, FIRMNESSES, LARVAE } from "./vocabulary.ts";
-import { CHARACTER_WORDS, stateWords, wordList } from "./words.ts";
-
-/** One thing on which two records of a find differ. */
-export interface Differing {
-  /** "body A, ring" or "weather, frost last night". */
-  readonly what: string;
-  readonly mine: string;
-  readonly theirs: string;
-}
-
-const NOTHING = "nothing";
-
-/** What two records of one find differ in, in the order of the record. Empty where they are the same record. */
-export function differences(mine: Find, theirs: Find): readonly Differing[] {
-  const found: Differing[] = [];
-  const differ = (what: string, one: string, other: string) => {
-    if (one !== other) found.push({ what, mine: one, theirs: other });
-  };
-  for (const field of ["label", "note", "foundAt", "takenFor", "observers"] as const)
-    differ(field, told("set-find", field, mine[field]), told("set-find", field, theirs[field]));
-  for (const [part, kind] of [
-    ["place", "set-place"],
-    ["site", "set-site"],
-    ["weather", "set-weather"],
-    ["rules", "set-rule"],
-  ] as const) {
-    const [one, other]: readonly Record<string, unknown>[] = [{ ...mine[part] }, { ...theirs[part] }];
-    for (const field of new Set([...Object.keys(one ?? {}), ...Object.keys(other ?? {})]))
-      differ(`${part}, ${field}`, told(kind, field, one?.[field]), told(kind, field, other?.[field]));
-  }
-  const ids = new Set([...mine.bodies, ...theirs.bodies].map((body) => body.id));
-  for (const id of ids) {
-    const one = mine.bodies.find((body) => body.id === id);
-    const other = theirs.bodies.find((body) => body.id === id);
-    if (one === undefined || other === undefined) {
-      differ(`body ${id}`, one === undefined ? NOTHING : "is there", other === undefined ? NOTHING : "is there");
-      continue;
-    }
-    differBodies(one, other, differ);
-  }
-  return found;
-}
-
-function differBodies(mine: Body, theirs: Body, differ: (what: string, one: string, other: string) => void): void {
-  const [one, other]: readonly Record<string, unknown>[] = [{ ...mine }, { ...theirs }];
-  for (const field of new Set([...Object.keys(mine), ...Object.keys(theirs)]))
-    if (field !== "seen" && field !== "id")
-      differ(
-        `body ${mine.id}, ${field}`,
-        told("set-body", field, one?.[field]),
-        told("set-body", field, other?.[field]),
-      );
-  for (const character of charactersIn(mine, theirs))
-    differ(
-      `body ${mine.id}, ${CHARACTER_WORDS[character].plain}`,
-      seenWords(mine, character),
-      seenWords(theirs, character),
-    );
-}
-
-function told(
-  kind: "set-find" | "set-place" | "set-site" | "set-weather" | "set-rule" | "set-body",
-  field: string,
-  value: unknown,
-): string {
-  if (value === undefined) return NOTHING;
-  // the words of the change that would set it, without the field's name
-  const change = { kind, field, value, ...(kind === "set-body" ? { body: "" } : {}) };
-  return changeWords(JSON.parse(JSON.stringify(change)))
-    .split(": ")
-    .slice(2)
-    .join(": ");
-}
-
-function charactersIn(...bodies: readonly Body[]): readonly CharacterId[] {
-  return [...new Set(bodies.flatMap((body) => (body.seen ?? []).map((entry) => entry.character)))];
-}
-
-function seenWords(body: Body, character: CharacterId): string {
-  const entries = (body.seen ?? []).filter((entry) => entry.character === character);
-  if (entries.length === 0) return NOTHING;
-  return entries
-    .map(({ states, unseen, sure, by, speed }) =>
-      [
-        states === undefined
-          ? `not looked: ${unseen}`
-          : wordList(
-              states.map((state) => stateWords(character, state)),
-              "and",
-            ),
-        ...(sure === false ? ["unsure"] : []),
-        ...(speed === undefined ? [] : [speed]),
-        ...(by === undefined ? [] : [`by ${by}`]),
-      ].join(", "),
-    )
-    .join("; ");
-}
+import { canonicalFind, canonicalJson } from "../find/canonical.ts";
+import type { Entry } from "../find/entry.ts";
+import { type Body, type Find, findSchema, type Rules, type Site, type Weather } from "../find/schema.ts";
+import { type CharacterId, FIRMNESSES, LARVAE } from "../find/vocabulary.ts";
+import { stricterRules } from "../settings/settings.ts";
+import { charactersIn } from "./differences.ts";
 
 /** Whether a look that only one of the records has becomes unsure, or stays as it was told. */
 export type OneSided = "unsure" | "as-told";
@@ -276,16 +180,8 @@ function oneWeather(mine: Weather = {}, theirs: Weather = {}): Weather | undefin
   return Object.keys(told).length === 0 ? undefined : findSchema.shape.weather.unwrap().parse(told);
 }
 
-/** Of two rules the stricter; a default is the strict one of its pair, and three mistakes are stricter than two. */
+/** Of two rules the stricter, rule by rule. */
 function oneRules(mine: Rules = {}, theirs: Rules = {}): Rules | undefined {
-  const rules: Record<string, unknown> = {};
-  for (const field of new Set([...Object.keys(mine), ...Object.keys(theirs)])) {
-    const [one, other] = [mine, theirs].map((all): unknown => ({ ...all })[field as keyof Rules]);
-    if (field === "distance") rules[field] = one === 3 || other === 3 ? 3 : 2;
-    else if (field === "larvae")
-      rules[field] = one === "none" || other === "none" ? "none" : one === other ? one : "few";
-    else if (field === "naming") rules[field] = one === "species" || other === "species" ? "species" : "group";
-    else if (one === other) rules[field] = one;
-  }
-  return Object.keys(rules).length === 0 ? undefined : findSchema.shape.rules.unwrap().parse(rules);
+  const rules = stricterRules(mine, theirs);
+  return Object.keys(rules).length === 0 ? undefined : rules;
 }

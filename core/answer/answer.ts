@@ -1,25 +1,22 @@
 /** The answer to a find, as files, the server and the screen carry it. */
-import type { Find } from "./find/schema.ts";
-import type { Tier } from "./find/taxa.ts";
-import { definitionOf, type Family } from "./find/vocabulary.ts";
-import { CHARACTER_WORDS, stateWords, wordList } from "./find/words.ts";
-import type { Contradiction, MissingMust, OddCharacter } from "./judge/candidates.ts";
-import type { MaskUse, Point } from "./judge/contradictions.ts";
-import type { Evidence, Status } from "./judge/distance.ts";
-import { type DangerDistance, evidenceOf, type Judgement, judge } from "./judge/judge.ts";
-import type { Look } from "./judge/looks.ts";
-import type { Misplaced } from "./judge/season.ts";
-import {
-  type BodyVerdict,
-  type ConditionCode,
-  type Handling,
-  type Reason,
-  rule,
-  type Verdict,
-} from "./judge/verdict.ts";
-import type { Knowledge } from "./knowledge/knowledge.ts";
-import { type AtStake, atStake } from "./next/at-stake.ts";
-import { type Plan, planNext } from "./next/plan.ts";
+import type { Find } from "../find/schema.ts";
+import type { Tier } from "../find/taxa.ts";
+import { definitionOf, type Family } from "../find/vocabulary.ts";
+import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
+import type { Contradiction, OddCharacter } from "../judge/candidates.ts";
+import type { MaskUse, Point } from "../judge/contradictions.ts";
+import type { Evidence, Status } from "../judge/distance.ts";
+import { type DangerDistance, evidenceOf, type Judgement, judge } from "../judge/judge.ts";
+import type { Look } from "../judge/looks.ts";
+import type { MissingMust } from "../judge/musts.ts";
+import type { Reason } from "../judge/reason.ts";
+import type { Misplaced } from "../judge/season.ts";
+import { type BodyVerdict, type Handling, rule, type Verdict } from "../judge/verdict.ts";
+import type { Knowledge } from "../knowledge/knowledge.ts";
+import { type AtStake, atStake } from "../next/at-stake.ts";
+import { planNext } from "../next/plan.ts";
+import type { Plan } from "../next/planned.ts";
+import type { ConditionCode } from "../words/reason-words.ts";
 
 /** Something seen that fits a danger: it speaks for it, sure or not. */
 export interface Sign {

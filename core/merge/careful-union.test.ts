@@ -1,15 +1,16 @@
 import { expect } from "chai";
 import fc from "fast-check";
+import { applyChange } from "../find/apply-change.ts";
 import { changeWords } from "../find/change-words.ts";
-import { applyChange } from "../find/edits.ts";
-import { differences, putTogether } from "../find/put-together.ts";
 import type { Body, Find } from "../find/schema.ts";
+import { judge } from "../judge/judge.ts";
+import { rule } from "../judge/verdict.ts";
 import { finds } from "../tests/arbitraries.ts";
 import { bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { carefulUnion } from "./careful-union.ts";
-import { judge } from "./judge.ts";
-import { rule } from "./verdict.ts";
+import { differences } from "./differences.ts";
+import { putTogether } from "./put-together.ts";
 
 const PERMITS = { leave: 0, hold: 1, basket: 2 } as const;
 const verdictOf = (find: Find) => rule(judge(find, SHIPPED)).verdict;

@@ -1,0 +1,45 @@
+/** All routes of the contract, by name. */
+import { changedDocuments, live, readDocument, readTouches, writeDocument } from "./documents.ts";
+import { findPaper, listFinds, listStandings, putPicture, showPicture } from "./finds.ts";
+import { assessFinds, describeApi, health, reportBrowserError } from "./judging.ts";
+import {
+  askStandIn,
+  listPackets,
+  makePacket,
+  openPacket,
+  packetPaper,
+  packetPicture,
+  sayOfPacket,
+  withdrawPacket,
+} from "./packets.ts";
+import { readWeather, simulatedPosition, simulatedScale } from "./surroundings.ts";
+
+export const ROUTES = {
+  // what is asked most stands first: routes are tried in this order
+  writeDocument,
+  changedDocuments,
+  readDocument,
+  health,
+  describeApi,
+  assessFinds,
+  reportBrowserError,
+  live,
+  readTouches,
+  listFinds,
+  listStandings,
+  putPicture,
+  showPicture,
+  findPaper,
+  makePacket,
+  listPackets,
+  withdrawPacket,
+  openPacket,
+  packetPaper,
+  packetPicture,
+  sayOfPacket,
+  askStandIn,
+  readWeather,
+  simulatedPosition,
+  simulatedScale,
+} as const;
+export type RouteName = keyof typeof ROUTES;

@@ -1,0 +1,17 @@
+/** All kinds of document, by name. */
+import { decisionKind } from "./kinds/decision.ts";
+import { findKind } from "./kinds/find.ts";
+import { opinionKind } from "./kinds/opinion.ts";
+import { pictureKind } from "./kinds/picture.ts";
+import { settingsKind } from "./kinds/settings.ts";
+
+export const KINDS = {
+  find: findKind,
+  settings: settingsKind,
+  picture: pictureKind,
+  decision: decisionKind,
+  opinion: opinionKind,
+} as const;
+export type KindName = keyof typeof KINDS;
+
+export const KIND_NAMES = ["find", "settings", "picture", "decision", "opinion"] as const satisfies readonly KindName[];

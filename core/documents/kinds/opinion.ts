@@ -1,0 +1,25 @@
+/** Opinions as documents: what somebody else saw, or a book says. They stay as they were said. */
+import { z } from "zod";
+import { OPINION_KINDS, opinionLookSchema } from "../../decide/packet.ts";
+import { unchangingKind } from "./unchanging.ts";
+
+const NAME_LENGTH = 120;
+
+export const opinionSchema = z.strictObject({
+  about: z.uuid("expected the id of a find"),
+  kind: z.enum(OPINION_KINDS),
+  /** A person's name, or a book's title. */
+  name: z.string().trim().min(1).max(NAME_LENGTH),
+  /** Of a book: whether it agrees with every feature. */
+  agrees: z.boolean().optional(),
+  looks: z.array(opinionLookSchema).max(400),
+  saidAt: z.iso.datetime({ offset: true, error: "expected a date and time with its offset" }),
+});
+export type Opinion = z.infer<typeof opinionSchema>;
+
+export const opinionKind = unchangingKind<Opinion>({
+  kind: "opinion",
+  schema: opinionSchema,
+  canArchive: false,
+  listed: ({ about, saidAt }) => ({ about, at: saidAt }),
+});

@@ -1,0 +1,41 @@
+/** Who may what: the one place that decides it. */
+
+/** A person who makes a request. */
+export interface Person {
+  readonly kind: "person";
+  readonly id: string;
+}
+
+/** Whoever makes a request. */
+export type Actor =
+  | Person
+  /** Somebody who holds the link of a packet, whoever that is. */
+  | { readonly kind: "bearer"; readonly packet: string };
+
+/** What is done with a document. */
+export type Verb = "read" | "create" | "touch" | "share";
+
+/** What of a document decides who may what. */
+export interface Owned {
+  readonly kind: string;
+  readonly ownerId: string;
+}
+
+/** The one person of an installation that has no sign-in: owner of everything recorded on it. */
+export const LOCAL_PERSON = "0193a000-0000-7000-8000-000000000001";
+
+/** Whether an actor may do something with a document. What is not granted here is refused. */
+export function may(actor: Actor, verb: Verb, document: Owned): boolean {
+  switch (actor.kind) {
+    case "person":
+      // a decision is frozen, and what somebody said stays as it was said
+      if (verb === "touch" && (document.kind === "decision" || document.kind === "opinion")) return false;
+      return document.ownerId === actor.id;
+    case "bearer":
+      // a link shows a packet, which is no document, and lets its reader say something about it
+      return verb === "create" && document.kind === "opinion";
+  }
+}
+
+/** Whose documents an actor is shown in lists: a person their own, the bearer of a link nobody's. */
+export const ownerOf = (actor: Actor): string | undefined => (actor.kind === "person" ? actor.id : undefined);

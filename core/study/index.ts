@@ -1,0 +1,13 @@
+/** The front door of the study: made-up specimens, somebody who follows the advice, finds described by others. Nothing that people use. */
+export {
+  closingLine,
+  type Described,
+  describedSchema,
+  type Group,
+  groupOf,
+  judgeDescribed,
+  type Outcome,
+} from "./described.ts";
+export { type Ending as StudyEnding, followAdvice } from "./follow.ts";
+export { drawRecord, forgetting, passesFor, withoutSheet, withSheet } from "./open-world.ts";
+export { type Chance, DAYS, type Day } from "./specimen.ts";
