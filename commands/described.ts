@@ -4,7 +4,7 @@
  */
 import { readFileSync } from "node:fs";
 import { parseArgs } from "node:util";
-import { closingLine, type Described, describedSchema, judgeDescribed, type Outcome } from "@jittery-cap/core";
+import { closingLine, type Described, describedSchema, judgeDescribed, type Outcome } from "@jittery-cap/core/study";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { z } from "zod";
 

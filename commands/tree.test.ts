@@ -38,7 +38,9 @@ describe("the tree", () => {
     const offences = files
       .filter((name) => name.startsWith("core/") && !isTest(name))
       .filter((name) =>
-        /Date\.now|new Date\(|Math\.random|\bfetch\(|document\.|window\./.test(readFileSync(name, "utf8")),
+        /Date\.now|new Date\(|Math\.random|\bfetch\(|\bdocument\.(querySelector|getElement|createElement|body|addEventListener|cookie)|window\./.test(
+          readFileSync(name, "utf8"),
+        ),
       );
     expect(offences).to.deep.equal([]);
   });

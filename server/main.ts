@@ -1,25 +1,22 @@
 /** Starts the server: database, migrations, demo data where asked for, then HTTP. Stops cleanly on a signal. */
 import type { Server } from "node:http";
 import { fileURLToPath } from "node:url";
+import { LOCAL_PERSON } from "@jittery-cap/core/documents";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { pino } from "pino";
 import { startWeatherStation } from "../stand-ins/weather-station.ts";
+import { assemble } from "./assemble.ts";
+import { openDatabase } from "./database/database.ts";
+import { migrate } from "./database/migrate.ts";
 import { loadDemo } from "./demo.ts";
 import { createApp } from "./http/app.ts";
-import { Judging } from "./judging.ts";
+import { judgingInThreads } from "./judging/judging.ts";
 import { readSettings } from "./settings.ts";
-import { isAnswering, openDatabase } from "./store/database.ts";
-import { DecisionStore } from "./store/decisions.ts";
-import { FindStore } from "./store/finds.ts";
-import { LOCAL_PERSON } from "./store/local-person.ts";
-import { migrate } from "./store/migrate.ts";
-import { defineModels } from "./store/models.ts";
-import { PacketStore } from "./store/packets.ts";
-import { PictureStore } from "./store/pictures.ts";
-import { SettledStore } from "./store/settled.ts";
 import { stationAt } from "./weather/station.ts";
 
 const STOP_WITHIN_MS = 5000;
+/** Whoever opens the application at once after a start comes before what an earlier run left to be judged. */
+const SWEEP_AFTER_MS = 3000;
 
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
@@ -28,29 +25,21 @@ async function main(): Promise<void> {
   const database = openDatabase(settings.DATABASE_URL);
   const ran = await migrate(database);
   if (ran.length > 0) logger.info({ migrations: ran }, "database brought up to date");
-  const models = defineModels(database);
-  const store = new FindStore(database, models);
-  const pictures = new PictureStore(database, models);
-  await store.purge(new Date());
-  await pictures.purge(new Date());
-  if (settings.LOAD_DEMO === "yes") logger.info({ finds: await loadDemo(store, LOCAL_PERSON) }, "demo data loaded");
-
   const simulated = settings.WEATHER_STATION_URL === undefined ? await startWeatherStation() : undefined;
-  const judging = new Judging(knowledge);
+  const station = stationAt(settings.WEATHER_STATION_URL ?? addressOf(simulated));
+  const { parts, models, close } = assemble(database, judgingInThreads(knowledge), logger, station);
+  await parts.documents.purge(new Date());
+  if (settings.LOAD_DEMO === "yes")
+    logger.info({ finds: await loadDemo(parts.writer, models, LOCAL_PERSON) }, "demo data loaded");
+  // the first list of a day is not the one that opens the connections
+  const { rows } = await parts.documents.page({ kind: "person", id: LOCAL_PERSON }, "find", {
+    archived: false,
+    limit: 50,
+  });
+  await parts.verdicts.words(rows);
   let stopping = false;
-  const app = createApp({
-    store,
-    pictures,
-    judging,
-    decisions: new DecisionStore(models, store, knowledge, judging),
-    packets: new PacketStore(models, store),
-    settled: new SettledStore(database, models),
-    station: stationAt(settings.WEATHER_STATION_URL ?? addressOf(simulated)),
-    knowledge,
-    owner: LOCAL_PERSON,
+  const app = createApp(parts, {
     hosts: settings.ALLOWED_HOSTS,
-    logger,
-    isDatabaseUp: () => isAnswering(database),
     isStopping: () => stopping,
     webFolder: fileURLToPath(new URL("../web/dist", import.meta.url)),
   });
@@ -62,6 +51,9 @@ async function main(): Promise<void> {
     const address = server.address();
     const port = typeof address === "object" && address !== null ? address.port : settings.PORT;
     process.stdout.write(`Jittery Cap is at http://${settings.HOST}:${port}\n`);
+    setTimeout(() => {
+      parts.verdicts.sweep().catch((error: unknown) => logger.warn({ err: error }, "not all finds could be judged"));
+    }, SWEEP_AFTER_MS).unref();
   });
 
   const stop = (signal: string) => {
@@ -69,7 +61,8 @@ async function main(): Promise<void> {
     logger.info({ signal }, "stopping");
     setTimeout(() => process.exit(1), STOP_WITHIN_MS).unref();
     simulated?.close();
-    server.close(() => void database.close().then(() => process.exit(0)));
+    const resting = close();
+    server.close(() => void resting.then(() => database.close()).then(() => process.exit(0)));
     server.closeIdleConnections();
   };
   process.once("SIGTERM", () => stop("SIGTERM"));

@@ -1,6 +1,6 @@
 /** Refuses JSON that no database keeps: halves of characters, and nesting without end. */
 import type { NextFunction, Request, Response } from "express";
-import { sendFaults } from "./problem.ts";
+import { Problem } from "./problem.ts";
 
 /** Nothing that is stored here is nested nearly as deep. */
 const DEEPEST = 40;
@@ -26,8 +26,8 @@ function faultIn(value: unknown, path: string, depth: number): { path: string; m
 }
 
 /** Looks through a body that was JSON, before anything believes it. */
-export function wholeJsonOnly(request: Request, response: Response, next: NextFunction): void {
+export function wholeJsonOnly(request: Request, _response: Response, next: NextFunction): void {
   const fault = Buffer.isBuffer(request.body) ? undefined : faultIn(request.body, "", 0);
   if (fault === undefined) next();
-  else sendFaults(response, [{ ...fault, path: fault.path === "" ? "(root)" : fault.path }]);
+  else next(Problem.ofFaults([{ ...fault, path: fault.path === "" ? "(root)" : fault.path }]));
 }

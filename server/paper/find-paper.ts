@@ -1,24 +1,36 @@
 /** A find on one page of paper: figure, record, answer, conditions, and a label for the kept specimen. */
 import {
-  type Answer,
   CHARACTER_WORDS,
+  CONDITION_CODES,
   CONDITION_WORDS,
   type Figure,
   type Find,
   figureOf,
   type Ink,
   stateWords,
+  VERDICTS,
 } from "@jittery-cap/core";
+import type { PAPER_SIZES } from "@jittery-cap/core/api";
 import PDFDocument from "pdfkit";
+import { z } from "zod";
 import { measureIn, type Paper, registerType, say } from "./print-type.ts";
 
-export const PAPER_SIZES = ["A5", "A4"] as const;
-export type PaperSize = (typeof PAPER_SIZES)[number];
+type PaperSize = (typeof PAPER_SIZES)[number];
+
+/** What of an answer stands on paper. */
+export const paperAnswerSchema = z.object({
+  verdict: z.enum(VERDICTS),
+  edition: z.string(),
+  reasons: z.array(z.object({ text: z.string() })),
+  dangers: z.array(z.object({ name: z.string(), mistakes: z.number() })),
+  conditions: z.array(z.enum(CONDITION_CODES)).optional(),
+});
+export type PaperAnswer = z.infer<typeof paperAnswerSchema>;
 
 const MARGIN = 34;
 const INK = "#1d211a";
 const SOFT = "#4c5146";
-const VERDICTS = { leave: "Leave it", hold: "Hold", basket: "Basket" } as const;
+const VERDICT_WORDS = { leave: "Leave it", hold: "Hold", basket: "Basket" } as const;
 const FILLS: Readonly<Record<string, string>> = {
   paper: "#fbf6e8",
   flesh: "#fffdf6",
@@ -47,7 +59,7 @@ export function shortCode(id: string): string {
  * The page as a PDF. Without an answer it is a packet's: what was seen, and nothing of what was made of it.
  * @param pigments colours of states, so that paper and screen agree; a state without one is drawn as paper
  */
-export function findPaper(find: Find, answer: Answer | undefined, size: PaperSize): Promise<Buffer> {
+export function findPaper(find: Find, answer: PaperAnswer | undefined, size: PaperSize): Promise<Buffer> {
   const document = new PDFDocument({
     size,
     margin: MARGIN,
@@ -65,7 +77,7 @@ export function findPaper(find: Find, answer: Answer | undefined, size: PaperSiz
   return ended;
 }
 
-function draw(paper: Paper, find: Find, answer: Answer | undefined): void {
+function draw(paper: Paper, find: Find, answer: PaperAnswer | undefined): void {
   const wide = paper.page.width - 2 * MARGIN;
   const bottom = paper.page.height - MARGIN - LABEL_HEIGHT;
   say(paper.fillColor(INK).fontSize(15), "bold", find.label ?? "A find", { at: [MARGIN, MARGIN], width: wide });
@@ -74,7 +86,7 @@ function draw(paper: Paper, find: Find, answer: Answer | undefined): void {
   const about = [day, find.place?.name, ...told].filter((part) => part !== undefined);
   say(paper.fontSize(8.5).fillColor(SOFT), "plain", about.join(" · "), { width: wide });
   if (answer !== undefined) {
-    say(paper.moveDown(0.4).fillColor(INK).fontSize(13), "bold", VERDICTS[answer.verdict]);
+    say(paper.moveDown(0.4).fillColor(INK).fontSize(13), "bold", VERDICT_WORDS[answer.verdict]);
     paper.fontSize(8.5);
     for (const reason of answer.reasons.slice(0, 3)) say(paper, "plain", reason.text, { width: wide });
     const nearest = answer.dangers

@@ -1,44 +1,60 @@
 /** The whole HTTP side on a database of its own, for one test file. */
-import type { Knowledge } from "@jittery-cap/core";
+import { randomUUID } from "node:crypto";
+import type { Change, Find, Knowledge } from "@jittery-cap/core";
+import { LOCAL_PERSON, type Touch } from "@jittery-cap/core/documents";
 import { readKnowledge } from "@jittery-cap/shelf";
 import type { Express } from "express";
 import { pino } from "pino";
+import request from "supertest";
+import { type Assembled, assemble } from "../assemble.ts";
+import { migrate } from "../database/migrate.ts";
 import { createApp } from "../http/app.ts";
-import { DecisionStore } from "../store/decisions.ts";
-import { FindStore } from "../store/finds.ts";
-import { LOCAL_PERSON } from "../store/local-person.ts";
-import { migrate } from "../store/migrate.ts";
-import { defineModels, type Models } from "../store/models.ts";
-import { PacketStore } from "../store/packets.ts";
-import { PictureStore } from "../store/pictures.ts";
-import { SettledStore } from "../store/settled.ts";
+import { type Judging, judgingHere } from "../judging/judging.ts";
 import { type Scratch, scratchDatabase } from "./scratch-database.ts";
 
-export interface ScratchApp {
+export interface ScratchApp extends Assembled {
   readonly app: Express;
   readonly scratch: Scratch;
-  readonly models: Models;
-  readonly store: FindStore;
   readonly knowledge: Knowledge;
+  /** Ends everything and drops the database. */
+  readonly end: () => Promise<void>;
 }
 
-/** Migrates an empty database and puts the application on it; the caller drops the database. */
-export async function scratchApp(): Promise<ScratchApp> {
+/** Migrates an empty database and puts the application on it; the caller ends it. */
+export async function scratchApp(judgingBy: (knowledge: Knowledge) => Judging = judgingHere): Promise<ScratchApp> {
   const scratch = await scratchDatabase();
   await migrate(scratch.database);
-  const models = defineModels(scratch.database);
-  const store = new FindStore(scratch.database, models);
   const knowledge = readKnowledge();
-  const app = createApp({
-    store,
-    pictures: new PictureStore(scratch.database, models),
-    decisions: new DecisionStore(models, store, knowledge),
-    packets: new PacketStore(models, store),
-    settled: new SettledStore(scratch.database, models),
+  const assembled = assemble(scratch.database, judgingBy(knowledge), pino({ level: process.env.LOUD ?? "silent" }));
+  return {
+    ...assembled,
+    app: createApp(assembled.parts),
+    scratch,
     knowledge,
-    owner: LOCAL_PERSON,
-    logger: pino({ level: "silent" }),
-    isDatabaseUp: () => Promise.resolve(true),
-  });
-  return { app, scratch, models, store, knowledge };
+    end: async () => {
+      await assembled.close();
+      await scratch.drop();
+    },
+  };
 }
+
+/** Whoever asks in the tests. */
+export const ME = { kind: "person", id: LOCAL_PERSON } as const;
+
+/** A touch of the local person; its changes believed, so that wrong ones can be sent. */
+export const touchOf = (...changes: readonly (Change | object)[]): Touch<Change> => ({
+  id: randomUUID(),
+  at: "2026-09-14T08:21:00Z",
+  by: LOCAL_PERSON,
+  changes: changes as Change[],
+});
+
+/** Requests as a device makes them. */
+export const asks = (app: Express) => ({
+  make: (find: Find) => request(app).post(`/api/documents/${find.id}`).send({ kind: "find", known: 0, create: find }),
+  touch: (id: string, known: number, ...touches: readonly unknown[]) =>
+    request(app).post(`/api/documents/${id}`).send({ kind: "find", known, touches }),
+  read: (id: string) => request(app).get(`/api/documents/${id}`),
+  finds: (query = "") => request(app).get(`/api/finds${query}`),
+  write: (id: string, body: object) => request(app).post(`/api/documents/${id}`).send(body),
+});

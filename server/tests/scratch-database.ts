@@ -1,7 +1,7 @@
 /** A database of its own for one test file, on the server that DATABASE_URL names. */
 import { randomUUID } from "node:crypto";
 import type { Sequelize } from "sequelize";
-import { openDatabase } from "../store/database.ts";
+import { openDatabase } from "../database/database.ts";
 
 export interface Scratch {
   readonly url: string;

@@ -1,0 +1,40 @@
+/** `npm run -s sizes`: what a first visit fetches, and the judge's worker, gzipped as they travel. After `npm run build`. */
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import { fileURLToPath } from "node:url";
+import { gzipSync } from "node:zlib";
+import { z } from "zod";
+
+const DIST = fileURLToPath(new URL("../web/dist", import.meta.url));
+const manifestSchema = z.record(
+  z.string(),
+  z.object({ file: z.string(), imports: z.array(z.string()).default([]), css: z.array(z.string()).default([]) }),
+);
+
+/** Scripts that an entry and a view need before the view is there. */
+function closureOf(manifest: z.infer<typeof manifestSchema>, names: readonly string[]): ReadonlySet<string> {
+  const found = new Set<string>();
+  const visit = (name: string) => {
+    const chunk = manifest[name];
+    if (chunk === undefined) throw new Error(`no chunk is called ${name}`);
+    if (found.has(chunk.file)) return;
+    found.add(chunk.file);
+    chunk.imports.forEach(visit);
+  };
+  names.forEach(visit);
+  return found;
+}
+
+const packed = (file: string): number => gzipSync(readFileSync(join(DIST, file)), { level: 9 }).length;
+const kilobytes = (bytes: number): string => `${(bytes / 1000).toFixed(0)} kB`;
+
+const manifest = manifestSchema.parse(JSON.parse(readFileSync(join(DIST, ".vite/manifest.json"), "utf8")));
+const scriptsOf = (view: string): number =>
+  [...closureOf(manifest, ["index.html", view])].reduce((sum, file) => sum + packed(file), 0);
+const worker = readdirSync(join(DIST, "assets")).filter((name) => name.startsWith("judge.worker"));
+process.stdout.write(
+  `Gzipped: first load ${kilobytes(scriptsOf("log/log-view.tsx"))} of script for the finds, ` +
+    `${kilobytes(scriptsOf("find/find-view.tsx"))} for a find; the judge with all sheets ${kilobytes(
+      worker.reduce((sum, name) => sum + packed(join("assets", name)), 0),
+    )}.\n`,
+);

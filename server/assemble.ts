@@ -1,0 +1,70 @@
+/** Puts the parts of the server together on a database. */
+
+import type { Logger } from "pino";
+import type { Sequelize } from "sequelize";
+import { scaleReading } from "../stand-ins/scale.ts";
+import { simulatedOpinion } from "../stand-ins/second-person.ts";
+import { trackAt } from "../stand-ins/track.ts";
+import { isAnswering } from "./database/database.ts";
+import { defineModels, type Models } from "./database/models.ts";
+import { Standings } from "./decisions/standings.ts";
+import { Admission } from "./documents/admission.ts";
+import { Documents } from "./documents/documents.ts";
+import { Live } from "./documents/live.ts";
+import { DocumentWriter } from "./documents/writer.ts";
+import type { Parts } from "./http/parts.ts";
+import type { Judging } from "./judging/judging.ts";
+import { Verdicts } from "./judging/verdicts.ts";
+import { Packets } from "./packets/packets.ts";
+import { Pictures } from "./pictures/pictures.ts";
+import type { Station } from "./weather/station.ts";
+
+/** All parts, with the tables beneath them and how to bring them to rest. */
+export interface Assembled {
+  readonly parts: Parts;
+  readonly models: Models;
+  /** Ends what is open and what runs in the background; the database is the caller's. */
+  readonly close: () => Promise<void>;
+}
+
+export function assemble(
+  database: Sequelize,
+  judging: Judging,
+  logger: Logger,
+  station?: Station | undefined,
+): Assembled {
+  const models = defineModels(database);
+  const documents = new Documents(database, models);
+  const verdicts = new Verdicts(models, judging, logger);
+  const live = new Live();
+  const writer = new DocumentWriter(database, models, (rows) => {
+    live.tell(rows);
+    verdicts.heard(rows);
+  });
+  const parts: Parts = {
+    documents,
+    writer,
+    live,
+    judging,
+    verdicts,
+    logger,
+    station,
+    admission: new Admission(documents, judging),
+    standings: new Standings(database, models, verdicts),
+    pictures: new Pictures(models, documents, writer),
+    packets: new Packets(models, documents, writer),
+    track: trackAt,
+    scale: scaleReading,
+    secondPerson: simulatedOpinion,
+    isDatabaseUp: () => isAnswering(database),
+  };
+  return {
+    parts,
+    models,
+    close: async () => {
+      live.close();
+      await verdicts.close();
+      await judging.close();
+    },
+  };
+}

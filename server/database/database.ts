@@ -1,0 +1,36 @@
+/** The connection to MariaDB. */
+import { QueryTypes, Sequelize } from "sequelize";
+
+const MOST_CONNECTIONS = 10;
+/** An error of the database comes through so many places of its own that ours would not be named among the first ten. */
+const NAMED_PLACES = 30;
+
+/** Opens a pool on the database that the URL names; nothing is asked of it yet. */
+export function openDatabase(url: string): Sequelize {
+  Error.stackTraceLimit = Math.max(Error.stackTraceLimit, NAMED_PLACES);
+  return new Sequelize(url.replace(/^mysql:/, "mariadb:"), {
+    dialect: "mariadb",
+    logging: false,
+    timezone: "+00:00",
+    pool: { max: MOST_CONNECTIONS, idle: 10_000 },
+    define: { underscored: true, charset: "utf8mb4", collate: "utf8mb4_bin" },
+  });
+}
+
+/** A database that has not answered for so long is down, ms: one that was stopped in its tracks never answers at all. */
+const ANSWERS_WITHIN_MS = 2000;
+
+/** Whether the database answers, and soon. */
+export async function isAnswering(database: Pick<Sequelize, "query">): Promise<boolean> {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<false>((resolve) => {
+    timer = setTimeout(() => resolve(false), ANSWERS_WITHIN_MS);
+  });
+  const asked = database.query("SELECT 1", { type: QueryTypes.SELECT }).then(
+    () => true,
+    () => false,
+  );
+  const answers = await Promise.race([asked, late]);
+  clearTimeout(timer);
+  return answers;
+}

@@ -1,0 +1,41 @@
+/** What the handlers are put together from. Devices and people that do not exist come in from outside, as real ones would. */
+import type { Find, SaidOfPacket } from "@jittery-cap/core";
+import type { Logger } from "pino";
+import type { Standings } from "../decisions/standings.ts";
+import type { Admission } from "../documents/admission.ts";
+import type { Documents } from "../documents/documents.ts";
+import type { Live } from "../documents/live.ts";
+import type { DocumentWriter } from "../documents/writer.ts";
+import type { Judging } from "../judging/judging.ts";
+import type { Verdicts } from "../judging/verdicts.ts";
+import type { Packets } from "../packets/packets.ts";
+import type { Pictures } from "../pictures/pictures.ts";
+import type { Station } from "../weather/station.ts";
+
+/** A position as a receiver gives it. */
+export interface Position {
+  readonly lat: number;
+  readonly lon: number;
+  readonly accuracyM: number;
+  readonly elevationM: number;
+  readonly simulated: true;
+}
+
+export interface Parts {
+  readonly documents: Documents;
+  readonly writer: DocumentWriter;
+  readonly live: Live;
+  readonly admission: Admission;
+  readonly judging: Judging;
+  readonly verdicts: Verdicts;
+  readonly standings: Standings;
+  readonly pictures: Pictures;
+  readonly packets: Packets;
+  readonly logger: Logger;
+  /** The weather station, where there is one. */
+  readonly station?: Station | undefined;
+  readonly track: (at: Date) => Position;
+  readonly scale: (capCm: number | undefined) => { readonly grams: number; readonly simulated: true };
+  readonly secondPerson: (id: string, packet: Find, differs: boolean) => SaidOfPacket | undefined;
+  readonly isDatabaseUp: () => Promise<boolean>;
+}
