@@ -100,7 +100,7 @@ export async function newFind(application: Application, page: Page): Promise<voi
 }
 
 /** The id of the find that is open. */
-export const findIdOf = (page: Page): string => /find\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? "";
+export const findIdOf = (page: Page): string => /finds\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? "";
 
 /** Goes to a station by its tab or its place on the plate. */
 export async function station(page: Page, name: string): Promise<void> {
@@ -184,7 +184,7 @@ export async function untilSaved(page: Page): Promise<void> {
 /** The record as the server holds it. */
 export async function storedFind(application: Application, page: Page): Promise<Record<string, unknown>> {
   const id = findIdOf(page);
-  const response = await page.request.get(`${application.address}/api/finds/${id}`);
-  const { find } = (await response.json()) as { find: Record<string, unknown> };
-  return find;
+  const response = await page.request.get(`${application.address}/api/documents/${id}`);
+  const { content } = (await response.json()) as { content: Record<string, unknown> };
+  return content;
 }

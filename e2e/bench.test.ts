@@ -5,10 +5,12 @@ import { seasonFinds } from "../demo/season.ts";
 import {
   type Application,
   choose,
+  DESK,
   findIdOf,
   mistakesTo,
   newFind,
   PHONE,
+  reach,
   startApplication,
   station,
   storedFind,
@@ -98,7 +100,7 @@ describe("the bench", () => {
     };
     const at = (name: string) => page.locator(`[data-station="${name}"]`).waitFor();
     const on = (character: string) =>
-      page.locator(`[data-character="${character}"] h3`).locator("xpath=ancestor::section").waitFor();
+      page.locator(`[data-character="${character}"] h2`).locator("xpath=ancestor::section").waitFor();
     // A: age, firm; then the ground: soil, trooping, grassland
     await press("4", "ArrowRight", "ArrowRight", "1", "ArrowRight", "1", ",");
     await at("ground");
@@ -160,7 +162,7 @@ describe("the bench", () => {
     await page.getByText("1 change on this device only").waitFor();
     await tell(page, "printPaper", "foil");
     await page.getByText("2 changes on this device only").waitFor();
-    await page.goto(`${application.address}/log`);
+    await page.goto(`${application.address}/finds`);
     await page.getByText(/2 changes on this device only/).waitFor();
     await page.goBack();
     await page.getByText("2 changes on this device only").waitFor();
@@ -168,10 +170,10 @@ describe("the bench", () => {
     await untilSaved(page);
     const find = await recorded(application, page);
     expect(looks(find, "A", "spore-print")).to.deep.equal([{ character: "spore-print", states: ["green"] }]);
-    const { edits } = (await (
-      await page.request.get(`${application.address}/api/finds/${findIdOf(page)}/edits`)
-    ).json()) as { edits: unknown[] };
-    expect(edits).to.have.length(3);
+    const { touches } = (await (
+      await page.request.get(`${application.address}/api/documents/${findIdOf(page)}/touches`)
+    ).json()) as { touches: unknown[] };
+    expect(touches).to.have.length(3);
     await context.close();
   });
 
@@ -203,19 +205,24 @@ describe("the bench", () => {
     await choose(one.page, "ring", "skirt");
     await untilSaved(one.page);
     await two.page.goto(one.page.url());
+    await two.page.locator('[data-character="ring"]').waitFor();
+    await one.context.setOffline(true);
     await choose(two.page, "ring", "none");
     await untilSaved(two.page);
+    // both have looked at the ring again; the place of it meets nothing, and goes along with what does
+    await choose(one.page, "ring", "double");
     await choose(one.page, "ring-place", "high");
+    await one.context.setOffline(false);
     await one.page.getByRole("button", { name: "Look at both" }).click();
     const table = one.page.getByTestId("conflict");
     await table.getByText("body A, ring", { exact: true }).waitFor();
-    expect(await table.textContent()).to.match(/body A, ringskirtnone/);
+    expect(await table.textContent()).to.match(/body A, ring[a-z ]*none/);
     await one.page.getByRole("button", { name: /^Put both together/ }).click();
     await one.page.getByRole("dialog").waitFor({ state: "detached" });
     await untilSaved(one.page);
     const find = await recorded(application, one.page);
     const [ring] = looks(find, "A", "ring");
-    expect(ring?.states).to.have.members(["none", "skirt"]);
+    expect(ring?.states).to.have.members(["skirt", "double", "none"]);
     expect(ring?.sure).to.equal(false);
     expect(looks(find, "A", "ring-place")[0]?.sure).to.equal(false);
     await one.context.close();
@@ -235,7 +242,7 @@ describe("the bench", () => {
     await page.keyboard.press("z");
     await sac.waitFor({ state: "detached" });
     await untilSaved(page);
-    await page.getByRole("button", { name: "history" }).click();
+    await page.getByRole("link", { name: "History" }).click();
     const lines = page.getByRole("list", { name: "Changes, latest first" });
     await lines.getByText("undone: A: shape of the foot: taken back").waitFor();
     await lines.getByText("A: age: old").waitFor();
@@ -328,7 +335,7 @@ describe("the bench", () => {
 
   it("asks only what tells one dangerous twin from what this seems to be", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/find/${idOf("orange cluster")}/stem`);
+    await page.goto(`${application.address}/finds/${idOf("orange cluster")}/record/stem`);
     await untilVerdict(page, "hold");
     await page.getByRole("button", { name: "Check against funeral bell" }).click();
     await page
@@ -362,18 +369,19 @@ describe("the bench", () => {
     await untilSaved(page);
     const list = async () =>
       (
-        (await (await page.request.get(`${application.address}/api/finds/${findIdOf(page)}/pictures`)).json()) as {
-          pictures: { part: string; body: string }[];
+        (await (await page.request.get(`${application.address}/api/documents?limit=500`)).json()) as {
+          documents: { kind: string; archived: boolean; content: { about: string; part: string; body: string } }[];
         }
-      ).pictures;
+      ).documents.filter((one) => one.kind === "picture" && !one.archived && one.content.about === findIdOf(page));
     expect(await list()).to.have.length(2);
-    expect((await list())[0]).to.include({ part: "foot", body: "A" });
+    expect((await list())[0]?.content).to.include({ part: "foot", body: "A" });
     await page.reload();
     await page.getByAltText("Picture: foot of A").first().waitFor();
     await page.getByRole("button", { name: "Put away the picture of the foot of A" }).first().click();
     await page.getByRole("button", { name: "Bring it back" }).waitFor();
     await untilSaved(page);
     await page.waitForFunction(() => document.querySelectorAll("[data-picture]").length === 1);
+    for (let tries = 0; tries < 100 && (await list()).length > 1; tries++) await page.waitForTimeout(100);
     expect(await list()).to.have.length(1);
     await context.close();
   });
@@ -411,7 +419,7 @@ describe("the bench", () => {
   it("speaks each step of a run, keeps the screen awake, and lets it sleep again", async () => {
     const { page, context } = await application.open(PHONE);
     await page.addInitScript(RECORDER);
-    await page.goto(`${application.address}/find/${idOf("pale one")}/run`);
+    await page.goto(`${application.address}/finds/${idOf("pale one")}/run`);
     await page.locator('[data-state="fresh"]').first().waitFor();
     await page.getByRole("button", { name: /^Begin/ }).click();
     const stage = page.getByTestId("run-stage");
@@ -434,7 +442,7 @@ describe("the bench", () => {
 
   it("can be read at twice the text size without anything reaching past the edge", async () => {
     const { page, context } = await application.open(PHONE);
-    await page.goto(`${application.address}/find/${idOf("pale one")}/foot`);
+    await page.goto(`${application.address}/finds/${idOf("pale one")}/record/foot`);
     await untilVerdict(page, "hold");
     await page.addStyleTag({ content: "html { font-size: 200% }" });
     for (const name of ["Ground", "Bodies", "Cap", "Under", "Stem", "Foot", "Cut", "Nose", "Print"]) {
@@ -445,27 +453,48 @@ describe("the bench", () => {
     await context.close();
   });
 
-  it("tells how long a touch takes on a slow device", async () => {
-    const { page, context } = await application.open(PHONE);
-    await page.goto(`${application.address}/find/${idOf("pale one")}/foot`);
-    await untilVerdict(page, "hold");
-    const session = await context.newCDPSession(page);
-    await session.send("Emulation.setCPUThrottlingRate", { rate: 4 });
-    await page.locator('[data-chip="base"]').click();
-    const figure: number[] = [];
-    const dark: number[] = [];
-    for (const state of ["plain", "bulb", "sac", "plain", "tapered", "gutter-bulb", "plain", "sac", "bulb", "plain"]) {
-      const [drawn, answered] = await page.evaluate<[number, number]>(timed(state));
-      figure.push(drawn);
-      dark.push(answered);
-      await page.waitForTimeout(150);
-    }
-    const middle = (values: number[]) =>
-      [...values].sort((one, other) => one - other)[Math.floor(values.length / 2)] ?? 0;
-    process.stdout.write(
-      `      CPU slowed four times, median of ${figure.length} touches: figure ${middle(figure).toFixed(0)} ms, dark half ${middle(dark).toFixed(0)} ms\n`,
-    );
-    expect(figure).to.have.length(10);
-    await context.close();
-  });
+  for (const [size, name] of [
+    [PHONE, "phone"],
+    [DESK, "desk"],
+  ] as const)
+    it(`tells how long a touch takes on a slow ${name}`, async () => {
+      const { page, context } = await application.open(size);
+      // the question stays on the screen, to be answered again
+      await page.addInitScript(() =>
+        localStorage.setItem("preferences", JSON.stringify({ state: { weightUnit: "g", goesOn: false }, version: 1 })),
+      );
+      await page.goto(`${application.address}/finds/${idOf("pale one")}/record/foot`);
+      await untilVerdict(page, "hold");
+      const session = await context.newCDPSession(page);
+      await session.send("Emulation.setCPUThrottlingRate", { rate: 4 });
+      await reach(page, '[data-character="base"]', "base");
+      // what a first visit fetches and lays down is no part of a touch
+      await page.waitForTimeout(1500);
+      const figure: number[] = [];
+      const dark: number[] = [];
+      for (const state of [
+        "tapered",
+        "bulb",
+        "sac",
+        "plain",
+        "tapered",
+        "gutter-bulb",
+        "plain",
+        "sac",
+        "bulb",
+        "plain",
+      ]) {
+        const [drawn, answered] = await page.evaluate<[number, number]>(timed(state));
+        figure.push(drawn);
+        dark.push(answered);
+        await page.waitForTimeout(150);
+      }
+      const middle = (values: number[]) =>
+        [...values].sort((one, other) => one - other)[Math.floor(values.length / 2)] ?? 0;
+      process.stdout.write(
+        `      ${name}, CPU slowed four times, median of ${figure.length} touches: figure ${middle(figure).toFixed(0)} ms, dark half ${middle(dark).toFixed(0)} ms\n`,
+      );
+      expect(figure).to.have.length(10);
+      await context.close();
+    });
 });

@@ -2,6 +2,7 @@ import { readFileSync } from "node:fs";
 import { expect } from "chai";
 import { uuidv7 } from "uuidv7";
 import { seasonFinds } from "../demo/season.ts";
+import { touchOf } from "../server/tests/scratch-app.ts";
 import { type Application, startApplication, untilSaved, untilVerdict } from "./application.ts";
 
 const idOf = (label: string): string => seasonFinds().find((find) => find.label?.startsWith(label))?.id ?? "";
@@ -17,7 +18,7 @@ describe("deciding", () => {
 
   it("freezes a good find into the basket, weighs it, and counts it against the person's own limit", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/decide/${GOOD}`);
+    await page.goto(`${application.address}/finds/${GOOD}/decide`);
     await untilVerdict(page, "basket");
     const bodies = seasonFinds().find((find) => find.id === GOOD)?.bodies ?? [];
     // trimming says what came off, before anything is frozen
@@ -32,15 +33,14 @@ describe("deciding", () => {
     await page.getByRole("button", { name: "Decide, and freeze it" }).click();
     await page.getByText(/in the basket, after trimming, foot off/).waitFor();
     await page.getByText(/The answer then was basket/).waitFor();
-    await page.goto(`${application.address}/basket`);
+    await page.goto(`${application.address}/kitchen/basket`);
     const part = page.locator('[data-compartment="others"], [data-compartment="cook-only"]').first();
     await part.waitFor();
     await part.getByText(/after trimming · foot off/).waitFor();
     await page.getByRole("button", { name: /Weigh/ }).first().click();
-    await page
-      .getByText(/^\d+ g$/)
-      .first()
-      .waitFor();
+    await page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('[aria-label^="Weight of"]')?.value !== "",
+    );
     await page.getByLabel("A limit").fill("5");
     await page.getByRole("button", { name: "grams" }).click();
     await page
@@ -49,13 +49,21 @@ describe("deciding", () => {
       .waitFor();
     // the weight is with the record
     await page.reload();
-    await page
-      .getByText(/^\d+ g$/)
-      .first()
-      .waitFor();
+    const weight = page.getByLabel(/^Weight of/).first();
+    await weight.waitFor();
+    const grams = Number(await weight.inputValue());
+    expect(grams).to.be.above(0);
+    // one's own weight takes its place, in one's own unit, and is kept in grams
+    await page.getByLabel("Unit of weight").first().selectOption("oz");
+    await weight.fill("10");
+    await weight.press("Enter");
+    await page.getByLabel("Unit of weight").first().selectOption("g");
+    await page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('[aria-label^="Weight of"]')?.value === "283",
+    );
     // and the limit with the person: another device counts against it too
     const other = await application.open();
-    await other.page.goto(`${application.address}/basket`);
+    await other.page.goto(`${application.address}/kitchen/basket`);
     await other.page
       .getByTestId("limits")
       .getByText(/\d+ of 5 g/)
@@ -66,7 +74,7 @@ describe("deciding", () => {
 
   it("never lets the mixed cluster into the basket: not by the list, a request, a file, or a record that claims it", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/decide/${CLUSTER}`);
+    await page.goto(`${application.address}/finds/${CLUSTER}/decide`);
     await untilVerdict(page, "leave");
     for (const body of ["A", "B", "C"]) {
       const options = page.getByLabel(`Ending of ${body}`).locator("option");
@@ -76,8 +84,28 @@ describe("deciding", () => {
       expect(open).to.include("home-to-finish").and.not.to.include("basket").and.not.to.include("must-be-cooked");
     }
     const api = page.request;
-    const forged = await api.post(`${application.address}/api/finds/${CLUSTER}/decisions`, {
-      data: { id: uuidv7(), version: 1, endings: ["A", "B", "C"].map((body) => ({ body, ending: "basket" })) },
+    const { content } = (await (await api.get(`${application.address}/api/documents/${CLUSTER}`)).json()) as {
+      content: object;
+    };
+    const { edition } = (await (await api.get(`${application.address}/api/health`)).json()) as { edition: string };
+    const forged = await api.post(`${application.address}/api/documents/${uuidv7()}`, {
+      data: {
+        kind: "decision",
+        known: 0,
+        create: {
+          find: content,
+          rules: {},
+          edition,
+          answer: {
+            verdict: "basket",
+            bodies: ["A", "B", "C"].map((body) => ({ body, kept: true, verdict: "basket" })),
+            restsOn: [],
+            mistakes: {},
+          },
+          endings: ["A", "B", "C"].map((body) => ({ body, ending: "basket" })),
+          decidedAt: "2026-09-14T12:00:00Z",
+        },
+      },
     });
     expect(forged.status()).to.equal(400);
     // a file whose bodies say that they are in the basket
@@ -91,16 +119,18 @@ describe("deciding", () => {
       label: "claimed by a file",
       bodies: file.bodies.map((body) => ({ ...body, ending: "basket" })),
     };
-    await page.goto(`${application.address}/exchange`);
+    await page.goto(`${application.address}/files`);
     await page.getByLabel("File with finds").setInputFiles({
       name: "finds.json",
       mimeType: "application/json",
       buffer: Buffer.from(JSON.stringify(claimed)),
     });
+    await page.getByTestId("brought").getByText("1 new, 0 already here, 0 here and different.").waitFor();
+    await page.getByRole("button", { name: "Take over 1 find" }).click();
     await page.getByTestId("taken").getByRole("link", { name: "claimed by a file" }).click();
     await untilVerdict(page, "leave");
     await untilSaved(page);
-    await page.goto(`${application.address}/basket`);
+    await page.goto(`${application.address}/kitchen/basket`);
     await page.getByRole("heading", { name: "Basket" }).waitFor();
     await page.waitForLoadState("networkidle");
     expect(await page.getByText("claimed by a file").count()).to.equal(0);
@@ -111,7 +141,7 @@ describe("deciding", () => {
   it("holds, and says so, where a part of the application cannot be fetched", async () => {
     const { page, context } = await application.open();
     await page.route(/decide-view/, (route) => route.abort());
-    await page.goto(`${application.address}/decide/${GOOD}`);
+    await page.goto(`${application.address}/finds/${GOOD}/decide`);
     await page
       .getByRole("alert")
       .getByText(/everything is held/)
@@ -120,9 +150,9 @@ describe("deciding", () => {
     await context.close();
   });
 
-  it("decides nothing without the server, and nothing that an undo or an edit without a network makes of the mixed cluster", async () => {
+  it("clears nothing without the server either, and nothing that an undo or an edit without a network makes of the mixed cluster", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/find/${CLUSTER}/bodies`);
+    await page.goto(`${application.address}/finds/${CLUSTER}/record/bodies`);
     await untilVerdict(page, "leave");
     await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
     await context.setOffline(true);
@@ -135,24 +165,62 @@ describe("deciding", () => {
     await page.getByTestId("endings").waitFor();
     for (const body of ["A", "B", "C"]) await page.getByLabel(`Ending of ${body}`).selectOption("home-to-finish");
     await page.getByRole("button", { name: "Decide, and freeze it" }).click();
-    await page
-      .getByRole("alert")
-      .getByText(/not with the server yet|cannot be reached/)
-      .waitFor();
+    const decided = page.getByRole("list", { name: "Earlier decisions" }).getByRole("listitem");
+    await decided.getByText(/On this device only; the server judges it again/).waitFor();
     await context.setOffline(false);
-    await page.goto(`${application.address}/find/${CLUSTER}/bodies`);
+    await decided.getByText(/On this device only/).waitFor({ state: "detached" });
+    await page.goto(`${application.address}/finds/${CLUSTER}/record/bodies`);
     await untilVerdict(page, "leave");
     await untilSaved(page);
     const { decisions } = (await (
-      await page.request.get(`${application.address}/api/finds/${CLUSTER}/decisions`)
-    ).json()) as { decisions: unknown[] };
-    expect(decisions).to.deep.equal([]);
+      await page.request.get(`${application.address}/api/decisions?about=${CLUSTER}`)
+    ).json()) as { decisions: { standing: { cleared: string[] } }[] };
+    expect(decisions.map((one) => one.standing.cleared)).to.deep.equal([[]]);
+    await context.close();
+  });
+
+  it("decides in the wood without a network; what came to light meanwhile takes it back when the server hears", async () => {
+    const { page, context } = await application.open();
+    const made = {
+      ...JSON.parse(readFileSync("demo/finds/white-ones-in-an-arc.json", "utf8")),
+      id: uuidv7(),
+      label: "far from any mast",
+    };
+    await page.request.post(`${application.address}/api/documents/${made.id}`, {
+      data: { kind: "find", known: 0, create: made },
+    });
+    await page.goto(`${application.address}/finds/${made.id}/decide`);
+    await untilVerdict(page, "basket");
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await context.setOffline(true);
+    for (const body of made.bodies as { id: string; keep?: boolean }[])
+      await page.getByLabel(`Ending of ${body.id}`).selectOption(body.keep === false ? "looked-at-only" : "basket");
+    await page.getByRole("button", { name: "Decide, and freeze it" }).click();
+    await page.getByText(/On this device only; the server judges it again/).waitFor();
+    await page.goto(`${application.address}/kitchen/basket`);
+    const line = page.locator(`[data-carried="${made.id} A"]`);
+    await line.getByText("in the basket").waitFor();
+    await page.getByText(/By this device alone.*has not heard of one decision/).waitFor();
+    // somebody at home turns a foot over
+    const sac = await page.request.post(`${application.address}/api/documents/${made.id}`, {
+      data: {
+        kind: "find",
+        known: 1,
+        touches: [
+          touchOf({ kind: "observe", body: "A", character: "base", entries: [{ character: "base", states: ["sac"] }] }),
+        ],
+      },
+    });
+    expect(sac.status()).to.equal(200);
+    await context.setOffline(false);
+    await line.getByText(/does not clear it: take it out/).waitFor();
+    await page.locator('[data-compartment="apart-from-food"]').getByText("far from any mast").first().waitFor();
     await context.close();
   });
 
   it("takes a find out of the basket when a later look says otherwise", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/find/${GOOD}/foot`);
+    await page.goto(`${application.address}/finds/${GOOD}/record/foot`);
     await untilVerdict(page, "basket");
     await page.getByRole("button", { name: /^Body A/ }).click();
     await page.locator('[data-character="base"] [data-state="sac"]').click();
@@ -161,7 +229,7 @@ describe("deciding", () => {
       .first()
       .waitFor();
     await untilSaved(page);
-    await page.goto(`${application.address}/basket`);
+    await page.goto(`${application.address}/kitchen/basket`);
     await page
       .locator('[data-compartment="apart-from-food"]')
       .getByText(/does not clear it: take it out/)
@@ -169,23 +237,19 @@ describe("deciding", () => {
       .waitFor();
     expect(await page.locator('[data-compartment="others"]').count()).to.equal(0);
     // thrown out, and nothing else changed: it is food no longer
-    await page.goto(`${application.address}/find/${GOOD}/foot`);
+    await page.goto(`${application.address}/finds/${GOOD}/record/foot`);
     await page.locator("[data-verdict]").first().waitFor();
-    await page.request.post(`${application.address}/api/finds/${GOOD}/edits`, {
+    const { version } = (await (await page.request.get(`${application.address}/api/documents/${GOOD}`)).json()) as {
+      version: number;
+    };
+    await page.request.post(`${application.address}/api/documents/${GOOD}`, {
       data: {
-        version: (
-          (await (await page.request.get(`${application.address}/api/finds/${GOOD}`)).json()) as { version: number }
-        ).version,
-        edits: [
-          {
-            id: uuidv7(),
-            at: "2026-09-15T09:00:00Z",
-            change: { kind: "set-body", body: "A", field: "keep", value: false },
-          },
-        ],
+        kind: "find",
+        known: version,
+        touches: [touchOf({ kind: "set-body", body: "A", field: "keep", value: false })],
       },
     });
-    await page.goto(`${application.address}/basket`);
+    await page.goto(`${application.address}/kitchen/basket`);
     await page
       .locator('[data-compartment="apart-from-food"]')
       .getByText(/does not keep it any more: take it out/)
@@ -196,7 +260,7 @@ describe("deciding", () => {
   it("two people differ, and the find goes to hold; somebody with a link sees no answer and no place", async () => {
     const { page, context } = await application.open();
     const id = idOf("chanterelles");
-    await page.goto(`${application.address}/decide/${id}`);
+    await page.goto(`${application.address}/finds/${id}/decide`);
     await untilVerdict(page, "basket");
     await page.getByRole("button", { name: "Ask somebody who knows" }).click();
     const link = page.getByTestId("second-eyes").getByRole("link", { name: /\/packet\// });
@@ -220,7 +284,7 @@ describe("deciding", () => {
     await recorded.waitFor();
     await other.context.close();
     await page.reload();
-    const said = page.locator('[data-witness="in-hand"]');
+    const said = page.locator('[data-opinion="in-hand"]');
     await said.getByText(/you ridges, they gills/).waitFor();
     await said.getByRole("button", { name: "Take it into the record" }).click();
     await page
@@ -230,10 +294,10 @@ describe("deciding", () => {
     // the record with both looks is with the server
     await page.waitForFunction(
       async (address) => JSON.stringify(await (await fetch(address)).json()).includes('"by"'),
-      `${application.address}/api/finds/${id}`,
+      `${application.address}/api/documents/${id}`,
     );
     // undone again for the tests behind this one
-    await page.goto(`${application.address}/find/${id}/under`);
+    await page.goto(`${application.address}/finds/${id}/record/under`);
     await page
       .locator('[data-verdict="hold"][data-state="fresh"], [data-verdict="leave"][data-state="fresh"]')
       .first()
@@ -246,12 +310,12 @@ describe("deciding", () => {
 
   it("a simulated person and two books are noted, and the simulated one fulfils nothing", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/decide/${idOf("pale one")}`);
+    await page.goto(`${application.address}/finds/${idOf("pale one")}/decide`);
     const eyes = page.getByTestId("second-eyes");
     await eyes.getByRole("button", { name: "Ask somebody who knows" }).click();
     await eyes.getByRole("button", { name: "Somebody simulated, who differs" }).click();
     await eyes
-      .locator('[data-witness="simulated"]')
+      .locator('[data-opinion="simulated"]')
       .getByText(/fulfils nothing/)
       .waitFor();
     await eyes.getByText("Nobody has had it in the hand besides you.").waitFor();
@@ -271,7 +335,7 @@ describe("deciding", () => {
 
   it("a stricter ending wants its reason", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/decide/${idOf("chanterelles")}`);
+    await page.goto(`${application.address}/finds/${idOf("chanterelles")}/decide`);
     await untilVerdict(page, "basket");
     await page.getByLabel("Ending of A").selectOption("left-to-grow");
     await page.getByLabel("Ending of B").selectOption("left-to-grow");
@@ -285,7 +349,7 @@ describe("deciding", () => {
 
   it("a change of house rules answers anew and shows which open finds turn; the woodtuft wants experience", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/rules/${idOf("pale one")}`);
+    await page.goto(`${application.address}/finds/${idOf("pale one")}/rules`);
     await page.locator('[data-state="fresh"]').first().waitFor();
     await page.locator('[data-rule="smallBrown"] [data-state="known"]').click();
     await page
@@ -303,8 +367,8 @@ describe("deciding", () => {
 
   it("what is not known is shown as not known, and never as nothing", async () => {
     const { page, context } = await application.open();
-    await page.route("**/api/finds", (route) => route.abort());
-    await page.goto(`${application.address}/rules/${idOf("pale one")}`);
+    await page.route(/\/api\/(documents(\?|$)|live)/, (route) => route.abort());
+    await page.goto(`${application.address}/finds/${idOf("pale one")}/rules`);
     await page.locator('[data-state="fresh"]').first().waitFor();
     await page.locator('[data-rule="larvae"] [data-state="none"]').click();
     await page
@@ -312,7 +376,7 @@ describe("deciding", () => {
       .getByText(/is not known/)
       .waitFor();
     await page.route("**/api/decisions", (route) => route.abort());
-    await page.goto(`${application.address}/basket`);
+    await page.goto(`${application.address}/kitchen/basket`);
     await page
       .getByRole("alert")
       .getByText(/Hold it all/)
@@ -321,7 +385,7 @@ describe("deciding", () => {
     expect(await page.getByText(/^\d+ bod(y|ies)$/).count()).to.equal(0);
     // while the answer is still worked out no danger is counted away
     await page.route("**/judge.worker*", () => undefined);
-    await page.goto(`${application.address}/find/${idOf("pale one")}/foot`);
+    await page.goto(`${application.address}/finds/${idOf("pale one")}/record/foot`);
     await page
       .getByText(/not known yet/)
       .first()
@@ -331,7 +395,7 @@ describe("deciding", () => {
 
   it("writes all finds without their places, and says what a format cannot carry", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/exchange`);
+    await page.goto(`${application.address}/files`);
     const save = async (name: string) => {
       await page.getByRole("button", { name, exact: true }).click();
       const [download] = await Promise.all([
@@ -345,6 +409,12 @@ describe("deciding", () => {
     const json = await save("our own JSON");
     expect(JSON.parse(json)).to.have.length.greaterThan(5);
     expect(json).not.to.contain('"lat"').and.not.to.contain("Skirrow");
+    // one's own file brings nothing twice
+    const all = (JSON.parse(json) as unknown[]).length;
+    const reread = { name: "finds.json", mimeType: "application/json", buffer: Buffer.from(json) };
+    await page.getByLabel("File with finds").setInputFiles(reread);
+    await page.getByTestId("brought").getByText(`0 new, ${all} already here, 0 here and different.`).waitFor();
+    expect(await page.getByRole("button", { name: /^Take over/ }).count()).to.equal(0);
     await save("GPX waypoints");
     await page
       .getByTestId("losses")

@@ -51,9 +51,9 @@ describe("the tests", () => {
   after(() => application.stop());
 
   const recorded = async (page: Page): Promise<Recorded> => {
-    const id = /(?:find|tests)\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? "";
-    const response = await page.request.get(`${application.address}/api/finds/${id}`);
-    return ((await response.json()) as { find: Recorded }).find;
+    const id = /finds\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? "";
+    const response = await page.request.get(`${application.address}/api/documents/${id}`);
+    return ((await response.json()) as { content: Recorded }).content;
   };
   const looks = (find: Recorded, body: string, character: string) =>
     find.bodies.find((one) => one.id === body)?.seen?.filter((entry) => entry.character === character) ?? [];
@@ -113,7 +113,7 @@ describe("the tests", () => {
       .waitFor();
     // A: chocolate on the white half
     await print(page, "A").getByRole("button", { name: "it lies thick" }).click();
-    await print(page, "A").locator('[data-half="white"] [data-state="chocolate-brown"]').click();
+    await print(page, "A").locator('[data-print-half="white"] [data-state="chocolate-brown"]').click();
     await untilVerdict(page, "hold");
     // B is read from a picture under warm light
     await print(page, "B").getByRole("button", { name: "it lies thick" }).click();
@@ -141,8 +141,8 @@ describe("the tests", () => {
 
     // the same print white on the black half turns the find
     await page.getByRole("link", { name: "Prints", exact: true }).click();
-    await print(page, "A").locator('[data-half="white"] [data-state="chocolate-brown"]').click();
-    await print(page, "A").locator('[data-half="black"] [data-state="white"]').click();
+    await print(page, "A").locator('[data-print-half="white"] [data-state="chocolate-brown"]').click();
+    await print(page, "A").locator('[data-print-half="black"] [data-state="white"]').click();
     await page
       .locator('[data-verdict="leave"], [data-verdict="hold"]')
       .and(page.locator('[data-state="fresh"]'))
@@ -158,7 +158,7 @@ describe("the tests", () => {
 
   it("refuses a white print on the white half of a picture, and a file that is no picture", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/tests/${idOf("orange cluster")}/colour`);
+    await page.goto(`${application.address}/finds/${idOf("orange cluster")}/tests/colour`);
     const card = `<svg width="300" height="160"><rect width="150" height="160" fill="#191919"/><rect x="150" width="150" height="160" fill="#efefec"/><circle cx="225" cy="80" r="34" fill="#ecebe5"/></svg>`;
     await page.getByLabel("Picture to measure on").setInputFiles({
       name: "white.png",
@@ -193,7 +193,7 @@ describe("the tests", () => {
     await tell(page, "age", "mature");
     await station(page, "Under");
     await choose(page, "underside", "gills");
-    await page.goto(`${application.address}/tests/${findIdOf(page)}/stain`);
+    await page.goto(`${application.address}/finds/${findIdOf(page)}/tests/stain`);
     const step = (name: string) => page.locator(`[data-step="${name}"]`);
     await step("scratch-cap").locator('[data-state="none"]').first().click();
     await step("nick-foot").and(page.locator('[data-step-state="open"]')).waitFor();
@@ -220,7 +220,7 @@ describe("the tests", () => {
   it("a stain in two pictures tells when it began, and is recorded as from pictures", async () => {
     const { page, context } = await application.open();
     await page.clock.install();
-    await page.goto(`${application.address}/tests/${idOf("pale one")}/colour`);
+    await page.goto(`${application.address}/finds/${idOf("pale one")}/tests/colour`);
     await page.getByRole("button", { name: "nicked foot turns" }).click();
     const series = page.getByTestId("stain-series");
     await series.getByRole("button", { name: "Start the clock" }).click();
@@ -263,7 +263,7 @@ describe("the tests", () => {
 
   it("measures a cap by a coin in the picture, with how far it may be wrong", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/tests/${idOf("pale one")}/size`);
+    await page.goto(`${application.address}/finds/${idOf("pale one")}/tests/size`);
     await page.getByLabel("Size of the scale, cm").fill("2,5");
     await page.getByLabel("Picture to measure on").setInputFiles({
       name: "cap.png",
@@ -291,7 +291,7 @@ describe("the tests", () => {
 
   it("takes spores as they are pasted, tells them in the books' way, and names the line that is wrong", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/tests/${idOf("white ones in an arc")}/spores`);
+    await page.goto(`${application.address}/finds/${idOf("white ones in an arc")}/tests/spores`);
     const field = page.getByLabel("Lengths and widths of spores, µm");
     await field.fill("7.1 x 4.8\nlong x 5");
     await page
@@ -312,7 +312,7 @@ describe("the tests", () => {
 
   it("says that for deadly company it is every one", async () => {
     const { page, context } = await application.open();
-    await page.goto(`${application.address}/tests/${idOf("pale one")}/batch`);
+    await page.goto(`${application.address}/finds/${idOf("pale one")}/tests/batch`);
     await page.getByLabel("Bodies in the troop").fill("20");
     await page.getByTestId("batch").getByText("19").first().waitFor();
     await page.getByText("20 (every one)").waitFor();
@@ -327,7 +327,7 @@ describe("the tests", () => {
 
   it("lists every print under way, of whatever find", async () => {
     const { page, context } = await application.open(PHONE);
-    await page.goto(`${application.address}/tests`);
+    await page.goto(`${application.address}/prints`);
     await page.getByRole("link", { name: "B of orange cluster on the dead willow" }).click();
     await page.locator('[data-test-view="prints"]').waitFor();
     await context.close();

@@ -1,4 +1,4 @@
-/** The raw knowledge sheets by file name, put there by the build. */
+/** The raw knowledge sheets, packed as tables, put there by the build. */
 declare module "virtual:sheets" {
-  export const sheets: Readonly<Record<string, unknown>>;
+  export const sheets: unknown;
 }

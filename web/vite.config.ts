@@ -3,6 +3,7 @@ import { fileURLToPath } from "node:url";
 import react from "@vitejs/plugin-react";
 import { defineConfig, type Plugin } from "vite";
 import { VitePWA } from "vite-plugin-pwa";
+import { packSheets } from "../core/knowledge/pack.ts";
 import { readRawSheets } from "../shelf/index.ts";
 
 const SHEETS = "virtual:sheets";
@@ -12,7 +13,10 @@ function sheets(): Plugin {
   return {
     name: "sheets",
     resolveId: (id) => (id === SHEETS ? `\0${SHEETS}` : undefined),
-    load: (id) => (id === `\0${SHEETS}` ? `export const sheets = ${JSON.stringify(readRawSheets())};` : undefined),
+    load: (id) =>
+      id === `\0${SHEETS}`
+        ? `export const sheets = JSON.parse(${JSON.stringify(JSON.stringify(packSheets(readRawSheets())))});`
+        : undefined,
   };
 }
 
@@ -25,7 +29,7 @@ const offline = VitePWA({
     name: "Jittery Cap",
     short_name: "Jittery Cap",
     description: "How many separate mistakes away is each dangerous lookalike?",
-    start_url: "/log",
+    start_url: "/finds",
     display: "standalone",
     background_color: "#171c16",
     theme_color: "#171c16",
@@ -45,7 +49,7 @@ const offline = VitePWA({
     navigateFallbackDenylist: [/^\/api\//],
     runtimeCaching: [
       {
-        urlPattern: /\/api\/finds\/[^/]+\/pictures\/[^/]+$/,
+        urlPattern: /\/api\/pictures\/[^/]+$/,
         method: "GET",
         handler: "CacheFirst",
         options: { cacheName: "pictures", expiration: { maxEntries: 200 }, cacheableResponse: { statuses: [200] } },
@@ -58,6 +62,6 @@ export default defineConfig({
   root: fileURLToPath(new URL(".", import.meta.url)),
   plugins: [react(), sheets(), offline],
   worker: { format: "es", plugins: () => [sheets()] },
-  build: { outDir: "dist", emptyOutDir: true, target: "es2022", chunkSizeWarningLimit: 900 },
+  build: { outDir: "dist", emptyOutDir: true, manifest: true, target: "es2022", chunkSizeWarningLimit: 900 },
   server: { proxy: { "/api": "http://127.0.0.1:8460" } },
 });

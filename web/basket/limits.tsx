@@ -1,12 +1,10 @@
 /** The person's own limits for a day, counted down; the program does not know the law. */
-import { type Carried, canonicalJson, countLimits, type Limit, ofDay } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
-import InputBase from "@mui/material/InputBase";
-import Typography from "@mui/material/Typography";
+import { type Carried, canonicalJson, countLimits, type Limit, type LimitState, ofDay } from "@jittery-cap/core";
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
 import { useState } from "react";
-import { PlainSelect } from "../card/plain-select.tsx";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { ChooseFrom } from "../layout/choose-from.tsx";
+import { useCommonNames } from "../sheets/use-common-names.ts";
 
 interface LimitsProps {
   /** Undefined where what is carried is not known: then nothing is counted. */
@@ -23,6 +21,9 @@ export function Limits({ carried: known, limits, onSet }: LimitsProps) {
   const places = [...new Set(carried.flatMap((one) => (one.place === undefined ? [] : [one.place])))].sort();
   const kinds = [...new Set(carried.flatMap((one) => one.kinds))].sort();
   const dayOf = (moment: string) => new Date(moment).toDateString();
+  const namesOf = useCommonNames();
+  const limitWords = ({ place: where, kind: what }: Limit) =>
+    `${where === undefined ? "" : `${where}, `}${what === "all" ? "together" : (namesOf.get(what) ?? what.replaceAll("-", " "))}`;
   const states = countLimits(ofDay(carried, new Date().toDateString(), dayOf), limits);
   const add = (unit: "grams" | "pieces") => {
     const value = Number(text.replace(",", "."));
@@ -32,79 +33,59 @@ export function Limits({ carried: known, limits, onSet }: LimitsProps) {
     setText("");
   };
   return (
-    <Box component="section" aria-label="Limits" data-testid="limits">
-      <Typography variant="h3" component="h2">
-        Your limits for a day
-      </Typography>
-      <Box sx={{ color: tone.onDarkSoft, fontSize: "0.9375rem", pb: 1 }}>
+    <section aria-label="Limits" data-testid="limits">
+      <h2 className="section-title">Your limits for a day</h2>
+      <div className="section-about">
         Enter what the law of the place and its owner allow. The program does not know the law.
-      </Box>
+      </div>
       {states.map((state, index) => (
-        <Box
-          key={canonicalJson(state.limit)}
-          data-over={state.over}
-          sx={{
-            display: "flex",
-            gap: 1.5,
-            alignItems: "center",
-            minHeight: TOUCH,
-            borderTop: `1px solid ${tone.mossLine}`,
-          }}
-        >
-          <Box sx={{ color: tone.onDarkSoft }}>
-            {state.limit.place === undefined ? "" : `${state.limit.place}, `}
-            {state.limit.kind === "all" ? "together" : state.limit.kind.replaceAll("-", " ")}
-          </Box>
-          <Box sx={{ flex: 1, color: state.over ? tone.salmon : tone.onDark, fontWeight: state.over ? 750 : 450 }}>
-            {known === undefined
-              ? "not known"
-              : state.limit.grams === undefined
-                ? `${state.pieces} of ${state.limit.pieces} pieces`
-                : `${state.grams} of ${state.limit.grams} g${state.unweighed > 0 ? `, ${state.unweighed} not weighed` : ""}`}
-            {state.over ? ": over it" : ""}
-          </Box>
-          <ButtonBase
-            onClick={() => onSet(limits.filter((_one, at) => at !== index))}
-            sx={{ minHeight: TOUCH, color: tone.onDarkSoft, textDecoration: "underline" }}
-          >
+        <div key={canonicalJson(state.limit)} data-over={state.over} className="line limit">
+          <span className="soft">{limitWords(state.limit)}</span>
+          <span className="grow">{known === undefined ? "not known" : stateWords(state)}</span>
+          <Button variant="quiet" onClick={() => onSet(limits.filter((_one, at) => at !== index))}>
             drop
-          </ButtonBase>
-        </Box>
+          </Button>
+        </div>
       ))}
-      <Box sx={{ display: "flex", gap: 1, pt: 1, flexWrap: "wrap" }}>
-        <InputBase
+      <div className="actions above">
+        <TextField
           value={text}
           onChange={(event) => setText(event.target.value)}
           placeholder="how much"
-          inputProps={{ inputMode: "decimal", "aria-label": "A limit" }}
-          sx={{ width: 120, minHeight: TOUCH, px: 1.25, bgcolor: tone.paper, color: tone.ink }}
+          sx={{ width: 120 }}
+          slotProps={{ htmlInput: { inputMode: "decimal", "aria-label": "A limit" } }}
         />
-        <PlainSelect label="Of what" value={kind} onChange={setKind}>
+        <ChooseFrom label="Of what" value={kind} onChange={setKind}>
           <option value="all">all together</option>
           {kinds.map((one) => (
             <option key={one} value={one}>
-              {one.replaceAll("-", " ")}
+              {namesOf.get(one) ?? one.replaceAll("-", " ")}
             </option>
           ))}
-        </PlainSelect>
-        <PlainSelect label="Where" value={place} onChange={setPlace}>
+        </ChooseFrom>
+        <ChooseFrom label="Where" value={place} onChange={setPlace}>
           <option value="">anywhere</option>
           {places.map((one) => (
             <option key={one} value={one}>
               {one}
             </option>
           ))}
-        </PlainSelect>
+        </ChooseFrom>
         {(["grams", "pieces"] as const).map((unit) => (
-          <ButtonBase
-            key={unit}
-            onClick={() => add(unit)}
-            sx={{ minHeight: TOUCH, px: 1.5, border: `1px solid ${tone.onDarkSoft}`, color: tone.onDark }}
-          >
+          <Button key={unit} onClick={() => add(unit)}>
             {unit}
-          </ButtonBase>
+          </Button>
         ))}
-      </Box>
-    </Box>
+      </div>
+    </section>
   );
+}
+
+/** "5 of 10 pieces", "400 of 1000 g, 2 not weighed: over it". */
+function stateWords({ limit, pieces, grams, unweighed, over }: LimitState): string {
+  const so =
+    limit.grams === undefined
+      ? `${pieces} of ${limit.pieces} pieces`
+      : `${grams} of ${limit.grams} g${unweighed > 0 ? `, ${unweighed} not weighed` : ""}`;
+  return over ? `${so}: over it` : so;
 }

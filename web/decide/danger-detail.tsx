@@ -1,10 +1,8 @@
 /** The chosen danger in words: what speaks against it, what is masked, what speaks for it. */
 import type { Answer } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { Link } from "react-router";
-import { distanceWords } from "../card/distance-words.ts";
-import { FONT, TOUCH, tone } from "../theme/tokens.ts";
+import { comparePath, sheetPath } from "../addresses.ts";
+import { distanceWords } from "../standing/distance-words.ts";
 
 interface DangerDetailProps {
   readonly danger: Answer["dangers"][number];
@@ -15,65 +13,47 @@ interface DangerDetailProps {
 export function DangerDetail({ danger, beside }: DangerDetailProps) {
   const masks = danger.masks.filter((mask, index) => danger.masks.findIndex((one) => one.why === mask.why) === index);
   return (
-    <Box
-      component="section"
-      aria-label={danger.name}
-      data-testid="danger-detail"
-      sx={{ px: { xs: 2.5, md: 3 }, pt: 2, display: "grid", gap: 1.25 }}
-    >
-      <Typography variant="h3" component="h2">
+    <section aria-label={danger.name} data-testid="danger-detail" className="detail">
+      <h2>
         {danger.name.charAt(0).toUpperCase() + danger.name.slice(1)}{" "}
-        <Box
-          component="span"
-          sx={{ fontFamily: FONT.name, fontStyle: "italic", fontWeight: 400, color: tone.onDarkSoft }}
-        >
-          {danger.scientific}
-        </Box>
-        <Box component="span" sx={{ display: "block", fontWeight: 450, color: tone.onDarkSoft, fontSize: "1rem" }}>
+        <span className="scientific soft plain">{danger.scientific}</span>
+        <span className="block-text plain soft">
           {danger.tier}
           {danger.syndrome === undefined ? "" : `, ${danger.syndrome}`} · {distanceWords(danger.mistakes)}, nearest to{" "}
           {danger.body}
-        </Box>
-      </Typography>
+        </span>
+      </h2>
       {danger.aside === true && (
-        <Typography>
-          Set aside by the house rule: it is not known from this part of the world. It is not ruled out.
-        </Typography>
+        <div>Set aside by the house rule: it is not known from this part of the world. It is not ruled out.</div>
       )}
       <Lines title="Against it" lines={danger.points.map((point) => point.text)} empty="Nothing that was seen." />
       {masks.length > 0 && <Lines title="Hidden today" lines={masks.map((mask) => mask.why)} />}
       <Lines title="For it" lines={danger.speaksFor.map((sign) => sign.text)} empty="Nothing that was seen." />
-      <Box sx={{ display: "flex", flexWrap: "wrap", columnGap: 3 }}>
-        <DarkLink to={`/sheet/${danger.sheet}`}>Read its sheet</DarkLink>
+      <div className="detail-links">
+        <Link to={sheetPath(danger.sheet)}>Read its sheet</Link>
         {beside !== undefined && (
-          <DarkLink to={`/compare/${beside}/${danger.sheet}`}>What tells it from what this seems to be</DarkLink>
+          <Link to={comparePath(beside, danger.sheet)}>What tells it from what this seems to be</Link>
         )}
-      </Box>
-    </Box>
+      </div>
+    </section>
   );
 }
 
-function Lines({ title, lines, empty }: { title: string; lines: readonly string[]; empty?: string }) {
+interface LinesProps {
+  readonly title: string;
+  readonly lines: readonly string[];
+  readonly empty?: string;
+}
+
+function Lines({ title, lines, empty }: LinesProps) {
   return (
-    <Box sx={{ fontSize: "0.9375rem", lineHeight: 1.4 }}>
+    <div className="small">
       <b>{title}.</b>{" "}
-      <span style={{ color: tone.onDarkSoft }}>
+      <span className="soft">
         {lines.length === 0
           ? empty
           : `${lines.map((line) => line.charAt(0).toUpperCase() + line.slice(1)).join(". ")}.`}
       </span>
-    </Box>
-  );
-}
-
-function DarkLink({ to, children }: { to: string; children: React.ReactNode }) {
-  return (
-    <Box
-      component={Link}
-      to={to}
-      sx={{ color: tone.onDark, minHeight: TOUCH, display: "flex", alignItems: "center", textUnderlineOffset: 4 }}
-    >
-      {children}
-    </Box>
+    </div>
   );
 }

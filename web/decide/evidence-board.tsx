@@ -1,24 +1,23 @@
 /** The evidence board: each danger against the families of evidence, and what stands behind the chosen one. */
 import {
   type Answer,
+  type CharacterId,
   definitionOf,
   FAMILIES,
   FAMILY_WORDS,
   type Family,
   type IfWrong,
-  isCharacterId,
 } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
+import Button from "@mui/material/Button";
+import useMediaQuery from "@mui/material/useMediaQuery";
 import { useState } from "react";
-import { distanceWords } from "../card/distance-words.ts";
-import { ScrollRegion } from "../card/scroll-region.tsx";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { ScrollRegion } from "../layout/scroll-region.tsx";
+import { distanceWords } from "../standing/distance-words.ts";
+import { WIDE } from "../theme/tokens.ts";
+import { boardRows, type Danger, markOf } from "./board-rows.ts";
 import { DangerDetail } from "./danger-detail.tsx";
 import { IfOneWereWrong } from "./if-one-were-wrong.tsx";
 import { Mark, type MarkKind } from "./mark.tsx";
-
-type Danger = Answer["dangers"][number];
 
 interface EvidenceBoardProps {
   readonly answer: Answer;
@@ -26,184 +25,117 @@ interface EvidenceBoardProps {
   readonly onChoose: (sheet: string) => void;
   /** What would follow if one thing seen were wrong; undefined while it is worked out. */
   readonly wrongs: readonly IfWrong[] | undefined;
+  /** The look that is supposed to be wrong: its column is lit. */
+  readonly supposed: CharacterId | undefined;
+  readonly onSuppose: (character: CharacterId | undefined) => void;
 }
-
-/** Dangers on the board before it is unfolded, and at most so many of those that still stand. */
-const ROWS = 7;
-const NEAR_ROWS = 14;
 
 const SHOWN: readonly Family[] = FAMILIES.filter((family) => family !== "spore-size");
+const LEGEND: Readonly<Record<MarkKind, string>> = {
+  hard: "hard point",
+  soft: "soft point",
+  masked: "masked today",
+  for: "speaks for it",
+};
 
-/** What a family of evidence says of a danger: against (hard or soft), masked, for, or nothing. */
-export function markOf(danger: Danger, family: Family): MarkKind | undefined {
-  const against = danger.points.filter((point) => point.family === family);
-  if (against.some((point) => point.hard)) return "hard";
-  if (against.length > 0) return "soft";
-  if (danger.masks.some((mask) => isCharacterId(mask.character) && definitionOf(mask.character).family === family))
-    return "masked";
-  return danger.speaksFor.some((sign) => sign.family === family) ? "for" : undefined;
-}
-
-export function EvidenceBoard({ answer, chosen, onChoose, wrongs }: EvidenceBoardProps) {
-  // what a house rule sets aside stands last and says so: at the top its 0 would seem to belie the answer
-  const dangers = [...answer.dangers].sort((one, other) => Number(one.aside === true) - Number(other.aside === true));
-  const current = dangers.find((danger) => danger.sheet === chosen) ?? dangers[0];
+export function EvidenceBoard(props: EvidenceBoardProps) {
+  const { answer, chosen, onChoose, wrongs, supposed, onSuppose } = props;
+  const wide = useMediaQuery(WIDE);
+  const [isOpen, setIsOpen] = useState(false);
   const [all, setAll] = useState(false);
-  // the near ones always stand on the board; of those past doubt the nearest few, so that the rest never drown them
-  const near = dangers.filter((danger) => danger.status !== "ruled-out" && danger.aside !== true);
-  const shown = Math.min(dangers.length, Math.max(ROWS, Math.min(near.length, NEAR_ROWS)));
-  const rows = all
-    ? dangers
-    : dangers.filter((danger, index) => index < shown || danger.sheet === current?.sheet || danger.aside === true);
-  const folded = dangers.length - rows.length;
+  const { rows, current, folded } = boardRows(answer.dangers, chosen, all);
+  const lit = supposed === undefined ? undefined : definitionOf(supposed).family;
   return (
-    <>
-      <Box
-        sx={{
-          display: "flex",
-          alignItems: "center",
-          minHeight: 55,
-          px: { xs: 2.5, md: 3 },
-          borderBottom: `1px solid ${tone.mossLine}`,
-          flex: "none",
-          fontWeight: 700,
-        }}
-      >
-        What speaks against each danger
-      </Box>
-      <ScrollRegion label="Evidence" sx={{ pb: 2 }}>
-        <Box component="table" sx={{ borderCollapse: "collapse", mx: { xs: 2.5, md: 3 }, mt: 1, tableLayout: "fixed" }}>
+    <div className={wide ? "board-all" : isOpen ? "board-open" : "board-folded"}>
+      {wide ? (
+        <div className="board-head">What speaks against each danger</div>
+      ) : (
+        <button type="button" aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)} className="board-head">
+          What speaks against each danger
+          <span aria-hidden="true">{isOpen ? "−" : "+"}</span>
+        </button>
+      )}
+      <ScrollRegion label="Evidence" className="below-2">
+        <div className="board-legend">
+          {(["hard", "soft", "masked", "for"] as const).map((kind) => (
+            <span key={kind}>
+              <Mark kind={kind} /> {LEGEND[kind]}
+            </span>
+          ))}
+          <span>empty: not looked at</span>
+        </div>
+        <table className="board">
           <thead>
             <tr>
-              <th aria-label="Danger" />
-              <th aria-label="Mistakes away" />
+              <th scope="col" className="board-name">
+                <span className="unseen">Danger</span>
+              </th>
+              <th scope="col" className="board-count">
+                <span className="unseen">Mistakes away</span>
+              </th>
               {SHOWN.map((family) => (
-                <Box
-                  component="th"
-                  key={family}
-                  scope="col"
-                  sx={{
-                    height: 92,
-                    width: { xs: 16, md: 25 },
-                    verticalAlign: "bottom",
-                    fontWeight: 450,
-                    fontSize: "0.875rem",
-                    lineHeight: { xs: "16px", md: "inherit" },
-                    color: tone.onDarkSoft,
-                    p: 0,
-                  }}
-                >
-                  <Box
-                    component="span"
-                    sx={{ writingMode: "vertical-rl", transform: "rotate(180deg)", whiteSpace: "nowrap" }}
-                  >
-                    {FAMILY_WORDS[family]}
-                  </Box>
-                </Box>
+                <th key={family} scope="col" className="board-family" data-wrong={lit === family}>
+                  <span>{FAMILY_WORDS[family]}</span>
+                </th>
               ))}
             </tr>
           </thead>
           <tbody>
             {rows.map((danger) => (
-              <Box
-                component="tr"
+              <BoardRow
                 key={danger.sheet}
-                data-danger={danger.sheet}
-                data-mistakes={danger.mistakes}
-                sx={{
-                  borderTop: `1px solid ${tone.mossLine}`,
-                  bgcolor: danger === current ? tone.mossRaised : undefined,
-                }}
-              >
-                <Box component="th" scope="row" sx={{ textAlign: "left", p: 0, fontWeight: "inherit" }}>
-                  <ButtonBase
-                    aria-pressed={danger === current}
-                    aria-label={`${danger.name}, ${distanceWords(danger.mistakes)}`}
-                    onClick={() => onChoose(danger.sheet)}
-                    sx={{
-                      minHeight: 42,
-                      py: { xs: 0.5, md: 0 },
-                      width: { xs: 104, md: 148 },
-                      justifyContent: "flex-start",
-                      textAlign: "left",
-                      font: "inherit",
-                      fontWeight: danger.tier === "deadly" ? 750 : 500,
-                      fontSize: { xs: "0.9375rem", md: "1rem" },
-                      lineHeight: 1.1,
-                      pr: { xs: 0.25, md: 1 },
-                    }}
-                  >
-                    <span>
-                      {danger.name}
-                      {danger.aside === true && (
-                        <Box component="span" sx={{ display: "block", color: tone.onDarkSoft, fontSize: "0.9375rem" }}>
-                          set aside
-                        </Box>
-                      )}
-                    </span>
-                  </ButtonBase>
-                </Box>
-                <Box
-                  component="td"
-                  sx={{
-                    fontSize: "1.25rem",
-                    fontWeight: 800,
-                    px: { xs: 0.375, md: 0.75 },
-                    textAlign: "right",
-                    color: danger.mistakes < 2 ? tone.salmon : tone.onDark,
-                  }}
-                >
-                  {danger.mistakes}
-                </Box>
-                {SHOWN.map((family) => (
-                  <Box component="td" key={family} sx={{ p: 0, textAlign: "center" }}>
-                    <Mark kind={markOf(danger, family)} />
-                  </Box>
-                ))}
-              </Box>
+                danger={danger}
+                isChosen={danger === current}
+                lit={lit}
+                onChoose={() => onChoose(danger.sheet)}
+              />
             ))}
           </tbody>
-        </Box>
-        {(folded > 0 || all) && (
-          <ButtonBase
-            aria-expanded={all}
-            onClick={() => setAll(!all)}
-            data-testid="unfold-board"
-            sx={{
-              minHeight: TOUCH,
-              mx: { xs: 2.5, md: 3 },
-              font: "inherit",
-              color: tone.onDark,
-              textDecoration: "underline",
-              textUnderlineOffset: 4,
-            }}
-          >
-            {all ? "Only the nearest" : `And ${folded} more, ${foldedWords(answer, rows)}`}
-          </ButtonBase>
+        </table>
+        {(folded !== undefined || all) && (
+          <div className="board-under">
+            <Button variant="quiet" aria-expanded={all} onClick={() => setAll(!all)} data-testid="unfold-board">
+              {folded === undefined ? "Only the nearest" : folded}
+            </Button>
+          </div>
         )}
-        <Box
-          sx={{
-            display: "flex",
-            flexWrap: "wrap",
-            columnGap: 2,
-            rowGap: 0.5,
-            px: { xs: 2.5, md: 3 },
-            pt: 1.5,
-            color: tone.onDarkSoft,
-            fontSize: "0.9375rem",
-          }}
-        >
-          {(["hard", "soft", "masked", "for"] as const).map((kind) => (
-            <Box key={kind} sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
-              <Mark kind={kind} /> {LEGEND[kind]}
-            </Box>
-          ))}
-          <span>empty: not looked at</span>
-        </Box>
-        <IfOneWereWrong wrongs={wrongs} />
+        <IfOneWereWrong wrongs={wrongs} supposed={supposed} onSuppose={onSuppose} />
         {current !== undefined && <DangerDetail danger={current} beside={supposedKind(answer)} />}
       </ScrollRegion>
-    </>
+    </div>
+  );
+}
+
+interface BoardRowProps {
+  readonly danger: Danger;
+  readonly isChosen: boolean;
+  readonly lit: Family | undefined;
+  readonly onChoose: () => void;
+}
+
+function BoardRow({ danger, isChosen, lit, onChoose }: BoardRowProps) {
+  return (
+    <tr
+      data-danger={danger.sheet}
+      data-mistakes={danger.mistakes}
+      data-tier={danger.tier}
+      data-near={danger.mistakes < 2}
+      data-chosen={isChosen}
+    >
+      <th scope="row">
+        <button type="button" aria-pressed={isChosen} onClick={onChoose} className="board-danger">
+          {danger.name}
+          <span className="unseen">, {distanceWords(danger.mistakes)}</span>
+          {danger.aside === true && <span className="soft small block-text">set aside</span>}
+        </button>
+      </th>
+      <td className="board-mistakes">{danger.mistakes}</td>
+      {SHOWN.map((family) => (
+        <td key={family} className="board-mark" data-wrong={lit === family}>
+          <Mark kind={markOf(danger, family)} />
+        </td>
+      ))}
+    </tr>
   );
 }
 
@@ -211,19 +143,3 @@ export function EvidenceBoard({ answer, chosen, onChoose, wrongs }: EvidenceBoar
 function supposedKind({ candidates }: Answer): string | undefined {
   return candidates.find((one) => one.fits)?.sheet ?? candidates[0]?.sheet;
 }
-
-/** What the dangers off the board have in common: how near the nearest of them is. */
-function foldedWords(answer: Answer, rows: readonly Danger[]): string {
-  const folded = answer.dangers.filter((danger) => !rows.includes(danger));
-  const standing = folded.filter((danger) => danger.status !== "ruled-out").length;
-  if (standing === folded.length) return "which stand as well";
-  if (standing > 0) return `${standing} of which stand as well`;
-  return `all ${distanceWords(Math.min(...folded.map((danger) => danger.mistakes)))} or farther`;
-}
-
-const LEGEND: Readonly<Record<MarkKind, string>> = {
-  hard: "hard point",
-  soft: "soft point",
-  masked: "masked today",
-  for: "speaks for it",
-};

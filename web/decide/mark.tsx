@@ -1,5 +1,4 @@
 /** One mark of the evidence board; every mark has a shape and a word, none only a colour. */
-import { tone } from "../theme/tokens.ts";
 
 export type MarkKind = "hard" | "soft" | "masked" | "for";
 
@@ -13,19 +12,11 @@ const WORDS: Readonly<Record<MarkKind, string>> = {
 export function Mark({ kind }: { readonly kind: MarkKind | undefined }) {
   if (kind === undefined) return null;
   return (
-    <svg
-      width="16"
-      height="26"
-      viewBox="1 0 16 26"
-      role="img"
-      aria-label={WORDS[kind]}
-      style={{ display: "inline-block", verticalAlign: "middle" }}
-    >
-      <title>{WORDS[kind]}</title>
-      {kind === "hard" && <rect x="6.5" y="2" width="5" height="22" fill={tone.onDark} />}
-      {kind === "soft" && <rect x="8" y="2" width="2" height="22" fill={tone.onDark} />}
-      {kind === "masked" && <path d="M9 2v6M9 11v5M9 19v5" stroke={tone.onDarkFaint} strokeWidth="4" />}
-      {kind === "for" && <circle cx="9" cy="13" r="4" fill={tone.salmon} />}
+    <svg width="16" height="26" viewBox="1 0 16 26" role="img" aria-label={WORDS[kind]} className="mark">
+      {kind === "hard" && <rect x="6.5" y="2" width="5" height="22" className="mark-against" />}
+      {kind === "soft" && <rect x="8" y="2" width="2" height="22" className="mark-against" />}
+      {kind === "masked" && <path d="M9 2v6M9 11v5M9 19v5" className="mark-masked" />}
+      {kind === "for" && <circle cx="9" cy="13" r="4" className="mark-for" />}
     </svg>
   );
 }

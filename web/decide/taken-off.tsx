@@ -1,4 +1,5 @@
 /** What was cut off a body that is kept, and what of its handling that leaves to be done. */
+
 import {
   type Body,
   type BodyEnding,
@@ -10,9 +11,8 @@ import {
   trimmingFault,
   wordList,
 } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import ToggleButton from "@mui/material/ToggleButton";
+import { Choices } from "../specimen/choices.tsx";
 
 interface TakenOffProps {
   readonly body: Body;
@@ -32,51 +32,29 @@ export function TakenOff({ body, told, conditions, onTurn }: TakenOffProps) {
     conditions?.includes("tubes-off") === true ||
     off.includes("tubes");
   return (
-    <Box
-      role="group"
-      aria-label={`Taken off ${body.id}`}
-      sx={{ flex: "1 1 100%", display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}
-    >
-      <Box component="span" sx={{ color: tone.inkSoft, pl: { md: 4.5 }, width: { xs: "100%", md: "auto" } }}>
-        taken off
-      </Box>
-      {TRIMMINGS.filter((part) => part !== "tubes" || hasTubes).map((part) => {
-        const isOff = off.includes(part);
-        // a cap alone has no stem: that is what the ending says
-        const isFixed = part === "stem" && told.ending === "basket-cap-only";
-        return (
-          <ButtonBase
-            key={part}
-            aria-pressed={isOff}
-            disabled={isFixed}
-            onClick={() => onTurn(part)}
-            sx={{
-              minHeight: TOUCH,
-              minWidth: TOUCH + 16,
-              px: 1.5,
-              fontSize: "1rem",
-              color: isOff ? tone.bone : tone.ink,
-              bgcolor: isOff ? tone.ink : tone.paper,
-              border: `1px solid ${tone.ink}`,
-              fontWeight: isOff ? 700 : 450,
-            }}
-          >
-            {part}
-          </ButtonBase>
-        );
-      })}
-      {(fault !== undefined || left.length > 0) && (
-        <Box
-          role="note"
-          sx={{ flex: "1 1 100%", pl: { md: 4.5 }, color: tone.rust, fontSize: "0.9375rem", fontWeight: 600 }}
+    <Choices label={`Taken off ${body.id}`} className="trimmed">
+      <span className="soft">taken off</span>
+      {TRIMMINGS.filter((part) => part !== "tubes" || hasTubes).map((part) => (
+        <ToggleButton
+          key={part}
+          value={part}
+          selected={off.includes(part)}
+          // a cap alone has no stem: that is what the ending says
+          disabled={part === "stem" && told.ending === "basket-cap-only"}
+          onChange={() => onTurn(part)}
         >
+          {part}
+        </ToggleButton>
+      ))}
+      {(fault !== undefined || left.length > 0) && (
+        <div role="note" className="stands small" style={{ flexBasis: "100%" }}>
           {fault !== undefined
             ? isCapOnly(body) && !off.includes("stem")
               ? "Its stem is riddled: only the cap is kept."
               : "Say what was taken off."
             : `Before it is cooked the ${wordList([...left], "and")} still ${left.length === 1 && left[0] === "skin" ? "has" : "have"} to come off.`}
-        </Box>
+        </div>
       )}
-    </Box>
+    </Choices>
   );
 }

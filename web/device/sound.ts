@@ -1,5 +1,7 @@
 /** Short tones and spoken words, where the device has them. Nothing depends on their being heard. */
 
+import { usePreferences } from "./preferences.ts";
+
 let context: AudioContext | undefined;
 const TONE_HZ = 660;
 const TONE_S = 0.18;
@@ -7,6 +9,7 @@ const GAP_S = 0.12;
 
 /** So many short tones. Silent where there is no sound, or the browser wants a touch first. */
 export function sound(times: number): void {
+  if (!usePreferences.getState().sounds) return;
   try {
     context ??= new AudioContext();
     for (let index = 0; index < times; index++) {
@@ -24,7 +27,7 @@ export function sound(times: number): void {
 
 /** Speaks a line and drops what was still being said. @returns whether the device can speak at all */
 export function speak(text: string): boolean {
-  if (!("speechSynthesis" in window)) return false;
+  if (!("speechSynthesis" in window) || !usePreferences.getState().speaks) return false;
   window.speechSynthesis.cancel();
   const words = new SpeechSynthesisUtterance(text);
   words.lang = "en";

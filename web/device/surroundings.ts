@@ -1,18 +1,7 @@
 /** What is around the person: the weather from the station, the position from the device or from a simulated walk. */
-import type { Change, StationWeather } from "@jittery-cap/core";
-import { z } from "zod";
-
-const weatherSchema = z.object({
-  station: z.string(),
-  simulated: z.boolean(),
-  at: z.string(),
-  weather: z.object({
-    frostLastNight: z.boolean().optional(),
-    drySpellDays: z.number().optional(),
-    rain24hMm: z.number().optional(),
-    airTempC: z.number().optional(),
-  }),
-});
+import { type Change, type StationWeather, setChange } from "@jittery-cap/core";
+import { ROUTES } from "@jittery-cap/core/api";
+import { ask, valueOrNothing } from "../api/client.ts";
 
 /** What the station said, or why it said nothing. */
 export type StationAnswer =
@@ -21,23 +10,19 @@ export type StationAnswer =
 
 /** Asks the station about a moment. */
 export async function askStation(at: string): Promise<StationAnswer> {
-  try {
-    const response = await fetch(`/api/weather?${new URLSearchParams({ at: new Date(at).toISOString() })}`);
-    const content: unknown = await response.json();
-    const parsed = weatherSchema.safeParse(content);
-    if (parsed.success) return { kind: "told", ...parsed.data };
-    const problem = z.object({ detail: z.string() }).safeParse(content);
-    return { kind: "silent", text: problem.success ? problem.data.detail : "The station was not understood." };
-  } catch {
-    return { kind: "silent", text: "The station cannot be reached. Enter the weather by hand." };
-  }
+  const outcome = await ask(ROUTES.readWeather, { query: { at: new Date(at).toISOString() } });
+  if (outcome.kind === "ok") return { kind: "told", ...outcome.value };
+  return { kind: "silent", text: outcome.kind === "refused" ? outcome.problem.detail : stationAway(outcome.text) };
 }
+
+/** Where nobody answers, what can be done instead is said. */
+const stationAway = (text: string): string => (/by hand/.test(text) ? text : `${text} Enter the weather by hand.`);
 
 /** The changes that take a station's weather into the record. */
 export function weatherChanges(weather: StationWeather): readonly Change[] {
   return (["frostLastNight", "airTempC", "rain24hMm", "drySpellDays"] as const).flatMap((field): Change[] => {
     const value = weather[field];
-    return value === undefined ? [] : [{ kind: "set-weather", field, value }];
+    return value === undefined ? [] : [setChange({ kind: "set-weather" }, field, value)];
   });
 }
 
@@ -48,14 +33,6 @@ export interface Position {
   readonly accuracyM?: number;
   readonly elevationM?: number;
 }
-
-const positionSchema = z.object({
-  lat: z.number(),
-  lon: z.number(),
-  accuracyM: z.number(),
-  elevationM: z.number(),
-  simulated: z.literal(true),
-});
 
 const WITHIN_MS = 15_000;
 /** Decimals of a degree that are kept: six are about a decimetre. */
@@ -82,13 +59,10 @@ export function devicePosition(): Promise<Position | string> {
 
 /** Where the simulated walk is. */
 export async function simulatedPosition(at: Date): Promise<Position | string> {
-  try {
-    const response = await fetch(`/api/stand-ins/position?${new URLSearchParams({ at: at.toISOString() })}`);
-    const { lat, lon, accuracyM, elevationM } = positionSchema.parse(await response.json());
-    return { lat, lon, accuracyM, elevationM };
-  } catch {
-    return "The simulated walk cannot be reached.";
-  }
+  const told = await valueOrNothing(ROUTES.simulatedPosition, { query: { at: at.toISOString() } });
+  if (told === undefined) return "The simulated walk cannot be reached.";
+  const { lat, lon, accuracyM, elevationM } = told;
+  return { lat, lon, accuracyM, elevationM };
 }
 
 const POSITION_FIELDS = ["lat", "lon", "accuracyM", "elevationM"] as const;

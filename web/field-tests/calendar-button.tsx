@@ -1,7 +1,6 @@
 /** The prints that wait, as a calendar file to take along. */
 import { type LaidPrint, printCalendar } from "@jittery-cap/core";
-import ButtonBase from "@mui/material/ButtonBase";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import Button from "@mui/material/Button";
 
 export function CalendarButton({ prints }: { readonly prints: readonly LaidPrint[] }) {
   const waiting = prints.filter((print) => print.stage !== "read");
@@ -14,9 +13,5 @@ export function CalendarButton({ prints }: { readonly prints: readonly LaidPrint
     link.click();
     setTimeout(() => URL.revokeObjectURL(url), 1000);
   };
-  return (
-    <ButtonBase onClick={save} sx={{ minHeight: TOUCH, px: 1.5, border: `1px solid ${tone.ink}`, bgcolor: tone.paper }}>
-      Take the hours along as a calendar
-    </ButtonBase>
-  );
+  return <Button onClick={save}>Take the hours along as a calendar</Button>;
 }

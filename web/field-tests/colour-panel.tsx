@@ -1,4 +1,5 @@
 /** Colour from a picture beside the split card: black, white and the deposit are marked, then it is read in the worker. */
+
 import {
   CHARACTER_WORDS,
   type Marks,
@@ -8,11 +9,10 @@ import {
   type Reading,
   type Spot,
 } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
-import { Choice } from "../find/choice.tsx";
-import { tone } from "../theme/tokens.ts";
+import { Choice } from "../specimen/choice.tsx";
+import { Choices } from "../specimen/choices.tsx";
 import { askShelf } from "../worker/judge.ts";
 import { MarkedPicture } from "./marked-picture.tsx";
 import { PictureSource } from "./picture-source.tsx";
@@ -90,10 +90,10 @@ export function ColourPanel({ body, onChange }: ShownTest) {
       <Typography variant="h2" component="h1">
         Colour of {body.id} from a picture
       </Typography>
-      <Typography sx={{ color: tone.inkSoft, pb: 1.5 }}>
+      <Typography className="soft below-2">
         Lay the print or the cut beside the split card and take both in one picture. The card puts the light right.
       </Typography>
-      <Box role="group" aria-label="What is read" sx={{ display: "flex", gap: 1, flexWrap: "wrap", pb: 1.5 }}>
+      <Choices label="What is read" className="actions below-2">
         {READABLE.map((one) => (
           <Choice
             key={one}
@@ -104,24 +104,20 @@ export function ColourPanel({ body, onChange }: ShownTest) {
             onChoose={() => setCharacter(one)}
           />
         ))}
-      </Box>
+      </Choices>
       <PictureSource onPicture={(picture) => void begin(picture)} simulated={character === "spore-print"} />
       {raster !== undefined && (
         <>
-          <Box
-            sx={{ display: "flex", gap: 1, flexWrap: "wrap", pb: 1 }}
-            role="group"
-            aria-label="What the next touch marks"
-          >
+          <Choices label="What the next touch marks" className="actions below">
             {ASKED.map((one) => (
               <Choice key={one} quiet label={one} state={one} chosen={asked === one} onChoose={() => setAsked(one)} />
             ))}
-            <Box sx={{ alignSelf: "center", color: tone.inkSoft }}>{ASKED_WORDS[asked]}</Box>
-          </Box>
+            <span className="soft">{ASKED_WORDS[asked]}</span>
+          </Choices>
           <MarkedPicture raster={raster} marks={shown} label="The picture; touch it to mark a place" onMark={mark} />
         </>
       )}
-      {reading === "failed" && <Box role="alert">The picture could not be read. It counts for nothing.</Box>}
+      {reading === "failed" && <div role="alert">The picture could not be read. It counts for nothing.</div>}
       {reading !== undefined && reading !== "failed" && (
         <ReadingShown reading={reading} body={body} character={character} onChange={onChange} />
       )}

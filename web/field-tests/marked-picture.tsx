@@ -1,6 +1,5 @@
 /** A picture on which places are marked by touching them; the mark that is asked for is named. */
 import type { Raster, Spot } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
 import { useEffect, useRef } from "react";
 import { tone } from "../theme/tokens.ts";
 
@@ -29,7 +28,7 @@ export function MarkedPicture({ raster, marks, lines = [], label, onMark }: Mark
   // drawn in the picture's own pixels: as thick on the screen whatever its size
   const pen = raster.width / 620;
   return (
-    <Box sx={{ position: "relative", maxWidth: 620, lineHeight: 0, border: `1px solid ${tone.boneLine}` }}>
+    <div className="marked">
       <canvas
         ref={canvas}
         width={raster.width}
@@ -80,6 +79,6 @@ export function MarkedPicture({ raster, marks, lines = [], label, onMark }: Mark
           </g>
         ))}
       </svg>
-    </Box>
+    </div>
   );
 }

@@ -1,10 +1,9 @@
 /** Where a picture for measuring comes from: the camera, a file, or the stand-in that ships. */
 import type { Raster } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
+import PhotoCamera from "@mui/icons-material/PhotoCamera";
+import Button from "@mui/material/Button";
 import { useRef, useState } from "react";
-import { PlainSelect } from "../card/plain-select.tsx";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { ChooseFrom } from "../layout/choose-from.tsx";
 import { rasterOfFile } from "./picture-file.ts";
 import { SIMULATED, simulatedPicture } from "./simulated-camera.ts";
 
@@ -35,13 +34,10 @@ export function PictureSource({ onPicture, simulated }: PictureSourceProps) {
     );
   };
   return (
-    <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center", pb: 1.5 }}>
-      <ButtonBase
-        onClick={() => input.current?.click()}
-        sx={{ minHeight: TOUCH, px: 1.5, border: `1px solid ${tone.ink}`, bgcolor: tone.paper, fontWeight: 600 }}
-      >
+    <div className="actions below-2">
+      <Button startIcon={<PhotoCamera />} onClick={() => input.current?.click()}>
         Take a picture
-      </ButtonBase>
+      </Button>
       <input
         ref={input}
         type="file"
@@ -55,9 +51,10 @@ export function PictureSource({ onPicture, simulated }: PictureSourceProps) {
         }}
       />
       {simulated && (
-        <Box component="label" sx={{ display: "flex", alignItems: "center", gap: 1, color: tone.inkSoft }}>
+        // biome-ignore lint/a11y/noLabelWithoutControl: the list inside is one
+        <label className="actions soft">
           or a simulated one:
-          <PlainSelect
+          <ChooseFrom
             label="Simulated picture"
             value={simulatedName}
             onChange={(name) => {
@@ -71,14 +68,14 @@ export function PictureSource({ onPicture, simulated }: PictureSourceProps) {
                 {name.replaceAll("-", " ")}
               </option>
             ))}
-          </PlainSelect>
-        </Box>
+          </ChooseFrom>
+        </label>
       )}
       {fault !== undefined && (
-        <Box role="alert" sx={{ color: tone.rust }}>
+        <div role="alert" className="danger-ink">
           {fault}
-        </Box>
+        </div>
       )}
-    </Box>
+    </div>
   );
 }

@@ -1,53 +1,54 @@
 /** Says, wherever somebody is in the application, that a print has come due. */
-import { type LaidPrint, laidPrints } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
-import { useEffect, useState } from "react";
-import { Link } from "react-router";
-import { device } from "../device/device.ts";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { type Find, type LaidPrint, laidPrints } from "@jittery-cap/core";
+import Button from "@mui/material/Button";
+import Link from "@mui/material/Link";
+import Snackbar from "@mui/material/Snackbar";
+import { useEffect, useMemo, useState } from "react";
+import { Link as RouterLink } from "react-router";
+import { findPath } from "../addresses.ts";
+import { openFinds } from "./open-finds.ts";
 import { useNow } from "./use-now.ts";
+
+/** A print that nobody looked at for so long after its day is spoilt: it stands under Tests, and nobody is called to it, ms. */
+const SPOILT_AFTER_MS = 24 * 60 * 60 * 1000;
+const isRecent = (print: LaidPrint, now: Date): boolean => now.getTime() - print.latest.getTime() < SPOILT_AFTER_MS;
 
 const keyOf = (print: LaidPrint): string => `${print.find} ${print.body} ${print.stage}`;
 
 export function PrintReminder() {
   const now = useNow();
-  const [due, setDue] = useState<readonly LaidPrint[]>([]);
+  const [finds, setFinds] = useState<readonly Find[]>();
+  // asked once a minute: no print comes due sooner, and no touch waits for it
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the moment is what it is asked for
+  useEffect(() => void openFinds().then(setFinds, () => undefined), [now]);
   const [heard, setHeard] = useState<ReadonlySet<string>>(new Set());
-  useEffect(() => {
-    void device.finds.toArray().then((kept) => {
-      const waiting = kept.flatMap(({ find }) => laidPrints(find, now));
-      setDue(waiting.filter((print) => print.stage === "due" || print.stage === "over-due"));
-    });
-  }, [now]);
+  const due = useMemo(
+    () =>
+      (finds ?? [])
+        .flatMap((find) => laidPrints(find, now))
+        .filter((print) => print.stage === "due" || (print.stage === "over-due" && isRecent(print, now))),
+    [finds, now],
+  );
   const [first] = due.filter((print) => !heard.has(keyOf(print)));
   if (first === undefined) return null;
   const hear = () => setHeard(new Set([...heard, keyOf(first)]));
   return (
-    <Box
-      role="status"
-      data-testid="print-reminder"
-      sx={{
-        position: "fixed",
-        left: 16,
-        bottom: 72,
-        zIndex: 9,
-        display: "flex",
-        alignItems: "center",
-        gap: 1.5,
-        pl: 2,
-        maxWidth: "calc(100vw - 32px)",
-        bgcolor: tone.paper,
-        color: tone.ink,
-        border: `2px solid ${tone.ink}`,
-      }}
-    >
-      <Link to={`/tests/${first.find}/prints`} onClick={hear} style={{ color: tone.ink }}>
-        The print of {first.body} is due: {first.label ?? "a find"}
-      </Link>
-      <ButtonBase onClick={hear} sx={{ minHeight: TOUCH, px: 2, fontWeight: 750 }}>
-        Later
-      </ButtonBase>
-    </Box>
+    <Snackbar
+      open
+      // over the dark half, whose controls are few; on a phone above both bars, never over the answer
+      anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
+      sx={{ bottom: { xs: 116, md: 24 } }}
+      message={
+        <Link component={RouterLink} to={findPath(first.find, "tests", "prints")} onClick={hear}>
+          The print of {first.body} is due: {first.label ?? "a find"}
+        </Link>
+      }
+      action={
+        <Button variant="quiet" onClick={hear}>
+          Later
+        </Button>
+      }
+      slotProps={{ content: { role: "status", ...{ "data-testid": "print-reminder" } } }}
+    />
   );
 }

@@ -1,4 +1,5 @@
 /** The print station: which cap, how prepared, on what, since when; and each print read on its own. */
+
 import {
   type Body,
   type Change,
@@ -8,13 +9,14 @@ import {
   PRINT_PAPERS,
   type SporePrint,
 } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
+import Button from "@mui/material/Button";
+import Link from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { Link } from "react-router";
-import { Choice } from "../find/choice.tsx";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { Link as RouterLink } from "react-router";
+import { findPath } from "../addresses.ts";
+import { Choice } from "../specimen/choice.tsx";
+import { Choices } from "../specimen/choices.tsx";
 import { CalendarButton } from "./calendar-button.tsx";
 import { DueBar } from "./due-bar.tsx";
 import { lainWords, stageWords } from "./print-words.ts";
@@ -40,71 +42,60 @@ export function PrintsPanel({ find, onChange }: PrintsPanelProps) {
       kind: "set-body",
       body: body.id,
       field: "print",
-      value: print === null ? null : JSON.parse(JSON.stringify(print)),
+      value: print,
     });
   return (
     <>
       <Typography variant="h2" component="h1">
         Spore prints
       </Typography>
-      <Typography sx={{ color: tone.inkSoft, pb: 2 }}>
+      <Typography className="soft below-2">
         Stem off level with the gills, cap down on the split card, cup over it. Every cap is read on its own.
       </Typography>
       {find.bodies.map((body) => {
         const print = prints.find((one) => one.body === body.id);
         return (
-          <Box
+          <section
             key={body.id}
-            component="section"
             aria-label={`Print of ${body.id}`}
             data-print={body.id}
             data-stage={print?.stage ?? "none"}
-            sx={{ py: 1.5, borderTop: `1px solid ${tone.boneLine}` }}
+            className="line around-2"
           >
-            <Box sx={{ display: "flex", alignItems: "baseline", gap: 1.5, flexWrap: "wrap" }}>
+            <div className="print-head">
               <Typography variant="h3" component="h2">
                 {body.id}
-                <Box component="span" sx={{ fontWeight: 450, color: tone.inkSoft }}>
-                  {" "}
-                  {body.age ?? "age not told"}
-                </Box>
+                <span className="plain soft"> {body.age ?? "age not told"}</span>
               </Typography>
               {print !== undefined && print.stage !== "read" && (
-                <Box sx={{ color: tone.inkSoft }}>{lainWords(print, now)} under its cup</Box>
+                <div className="soft">{lainWords(print, now)} under its cup</div>
               )}
-            </Box>
+            </div>
             {print === undefined ? (
               <LayPrint body={body} onLay={(made) => setPrint(body, made)} />
             ) : (
               <>
                 {print.stage !== "read" && <DueBar print={print} now={now} />}
-                <Box sx={{ pb: 1, fontWeight: print.stage === "due" || print.stage === "over-due" ? 750 : 450 }}>
+                <div className={print.stage === "due" || print.stage === "over-due" ? "below strong" : "below"}>
                   {stageWords(print, now)} {print.stage === "read" && print.result === "none" && NO_PRINT_NEXT}
-                </Box>
+                </div>
                 <ReadPrint find={find} body={body} onPrint={(made) => setPrint(body, made)} onChange={onChange} />
-                <Box sx={{ display: "flex", gap: 2, pt: 0.5, flexWrap: "wrap" }}>
-                  <Box
-                    component={Link}
-                    to={`/tests/${find.id}/colour`}
-                    sx={{ color: tone.ink, minHeight: TOUCH - 8, display: "flex", alignItems: "center" }}
-                  >
+                <div className="actions above">
+                  <Link component={RouterLink} to={findPath(find.id, "tests", "colour")} className="tall-link">
                     Read it from a picture
-                  </Box>
-                  <ButtonBase
-                    onClick={() => setPrint(body, null)}
-                    sx={{ minHeight: TOUCH - 8, color: tone.inkSoft, textDecoration: "underline" }}
-                  >
+                  </Link>
+                  <Button variant="quiet" onClick={() => setPrint(body, null)}>
                     It was never laid
-                  </ButtonBase>
-                </Box>
+                  </Button>
+                </div>
               </>
             )}
-          </Box>
+          </section>
         );
       })}
-      <Box sx={{ py: 2 }}>
+      <div className="around">
         <CalendarButton prints={prints} />
-      </Box>
+      </div>
     </>
   );
 }
@@ -113,22 +104,10 @@ function LayPrint({ body, onLay }: { body: Body; onLay: (print: SporePrint) => v
   const [cap, setCap] = useState<SporePrint["cap"]>("whole");
   const [paper, setPaper] = useState<SporePrint["paper"]>("split-black-white");
   const [open, setOpen] = useState(false);
-  if (!open)
-    return (
-      <ButtonBase
-        onClick={() => setOpen(true)}
-        sx={{ mt: 1, minHeight: TOUCH, px: 1.5, border: `1px solid ${tone.ink}`, bgcolor: tone.paper, fontWeight: 600 }}
-      >
-        {`Lay the cap of ${body.id}`}
-      </ButtonBase>
-    );
+  if (!open) return <Button onClick={() => setOpen(true)}>{`Lay the cap of ${body.id}`}</Button>;
   return (
-    <Box sx={{ pt: 1, display: "grid", gap: 1 }}>
-      <Box
-        role="group"
-        aria-label="The cap"
-        sx={{ display: "grid", gap: 1, gridTemplateColumns: { xs: "1fr", md: "repeat(3, 1fr)" } }}
-      >
+    <div className="stack above">
+      <Choices label="The cap" className="columns">
         {(["whole", "halved", "wetted"] as const).map((one) => (
           <Choice
             key={one}
@@ -139,12 +118,8 @@ function LayPrint({ body, onLay }: { body: Body; onLay: (print: SporePrint) => v
             onChoose={() => setCap(one)}
           />
         ))}
-      </Box>
-      <Box
-        role="group"
-        aria-label="The paper"
-        sx={{ display: "grid", gap: 1, gridTemplateColumns: { xs: "1fr 1fr", md: "repeat(6, 1fr)" } }}
-      >
+      </Choices>
+      <Choices label="The paper">
         {PRINT_PAPERS.map((one) => (
           <Choice
             key={one}
@@ -155,13 +130,13 @@ function LayPrint({ body, onLay }: { body: Body; onLay: (print: SporePrint) => v
             onChoose={() => setPaper(one)}
           />
         ))}
-      </Box>
-      <ButtonBase
+      </Choices>
+      <Button
+        variant="contained"
         onClick={() => onLay({ laidAt: new Date().toISOString(), cap, paper, covered: true })}
-        sx={{ minHeight: TOUCH + 4, px: 2, bgcolor: tone.ink, color: tone.bone, fontWeight: 750, justifySelf: "start" }}
       >
         It lies, the cup is over it
-      </ButtonBase>
-    </Box>
+      </Button>
+    </div>
   );
 }

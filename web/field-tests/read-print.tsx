@@ -1,4 +1,5 @@
 /** A print read by eye: how thick it lies, and its colour on the black half and on the white. */
+
 import {
   type Body,
   CHARACTERS,
@@ -8,12 +9,11 @@ import {
   type SporePrint,
   stateWords,
 } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
 import { useState } from "react";
-import { Choice } from "../find/choice.tsx";
-import { entryOf } from "../find/observing.ts";
-import { PIGMENTS, TOUCH, tone } from "../theme/tokens.ts";
+import { Choice } from "../specimen/choice.tsx";
+import { Choices } from "../specimen/choices.tsx";
+import { entryOf } from "../specimen/observing.ts";
+import { PIGMENTS } from "../theme/tokens.ts";
 
 interface ReadPrintProps {
   readonly find: Find;
@@ -53,12 +53,8 @@ export function ReadPrint({ body, onPrint, onChange }: ReadPrintProps) {
     );
   };
   return (
-    <Box>
-      <Box
-        role="group"
-        aria-label={`What the print of ${body.id} shows`}
-        sx={{ display: "grid", gap: 1, gridTemplateColumns: "repeat(3, 1fr)", maxWidth: 560 }}
-      >
+    <div>
+      <Choices label={`What the print of ${body.id} shows`} className="print-results">
         {RESULTS.map((one) => (
           <Choice
             key={one.id}
@@ -69,85 +65,58 @@ export function ReadPrint({ body, onPrint, onChange }: ReadPrintProps) {
             onChoose={() => setResult(one.id)}
           />
         ))}
-      </Box>
+      </Choices>
       {(result === "thick" || result === "thin") && (
-        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "1fr 1fr" }, mt: 1.25 }}>
+        <div className="halves">
           <Half body={body.id} half="black" chosen={halves.black} onPick={(state) => pick("black", state)} />
           <Half body={body.id} half="white" chosen={halves.white} onPick={(state) => pick("white", state)} />
-        </Box>
+        </div>
       )}
       {entry?.states !== undefined && (
-        <Box role="status" sx={{ pt: 1, fontWeight: 650 }}>
+        <div role="status" className="above strong">
           Recorded: {entry.states.map((state) => stateWords("spore-print", state)).join(" or ")}
           {entry.method === "picture" ? ", from a picture: no confirmation" : entry.sure === false ? ", unsure" : ""}
           {result === "thin" ? ". So thin it counts as unsure." : "."}
-        </Box>
+        </div>
       )}
-    </Box>
+    </div>
   );
 }
 
-function Half({
-  body,
-  half,
-  chosen,
-  onPick,
-}: {
-  body: string;
-  half: "black" | "white";
-  chosen: string | undefined;
-  onPick: (state: string) => void;
-}) {
-  const dark = half === "black";
+interface HalfProps {
+  readonly body: string;
+  readonly half: "black" | "white";
+  readonly chosen: string | undefined;
+  readonly onPick: (state: string) => void;
+}
+
+function Half({ body, half, chosen, onPick }: HalfProps) {
   return (
-    <Box
-      role="group"
-      aria-label={`Print of ${body} on the ${half} half`}
-      data-half={half}
-      sx={{
-        bgcolor: dark ? tone.moss : tone.paper,
-        color: dark ? tone.onDark : tone.ink,
-        p: 1.5,
-        border: `1px solid ${tone.moss}`,
-      }}
-    >
-      <Box sx={{ fontWeight: 700, pb: 1 }}>On the {half} half</Box>
-      <Box sx={{ display: "grid", gap: 0.75, gridTemplateColumns: "repeat(auto-fill, minmax(104px, 1fr))" }}>
-        {CHARACTERS["spore-print"].states.map((state) => (
-          <ButtonBase
-            key={state}
-            aria-pressed={chosen === state}
-            data-state={state}
-            onClick={() => onPick(state)}
-            sx={{
-              justifyContent: "flex-start",
-              gap: 1,
-              minHeight: TOUCH,
-              px: 0.75,
-              fontSize: "0.9375rem",
-              lineHeight: 1.1,
-              textAlign: "left",
-              color: "inherit",
-              fontWeight: chosen === state ? 750 : 450,
-              outline: chosen === state ? `2px solid ${dark ? tone.onDark : tone.ink}` : undefined,
-              outlineOffset: -2,
-            }}
-          >
-            <Box
-              aria-hidden="true"
-              sx={{
-                width: 26,
-                height: 26,
-                borderRadius: "50%",
-                flex: "none",
-                bgcolor: PIGMENTS[state],
-                border: `1px solid ${dark ? tone.mossLine : tone.boneLine}`,
-              }}
-            />
-            {stateWords("spore-print", state)}
-          </ButtonBase>
-        ))}
-      </Box>
-    </Box>
+    <div data-print-half={half}>
+      {/* biome-ignore lint/a11y/useSemanticElements: a fieldset would be drawn with a frame */}
+      <div
+        role="group"
+        aria-label={`Print of ${body} on the ${half} half`}
+        data-half={half === "black" ? "dark" : "light"}
+        className="half"
+      >
+        <div className="strong below">On the {half} half</div>
+        <div className="half-states">
+          {CHARACTERS["spore-print"].states.map((state) => (
+            <button
+              key={state}
+              type="button"
+              aria-pressed={chosen === state}
+              data-state={state}
+              onClick={() => onPick(state)}
+              className="half-state"
+            >
+              <span aria-hidden="true" className="dab" style={{ background: PIGMENTS[state] }} />
+              {stateWords("spore-print", state)}
+            </button>
+          ))}
+        </div>
+      </div>
+    </div>
   );
 }

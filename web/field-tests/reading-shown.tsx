@@ -9,9 +9,9 @@ import {
   type Reading,
   stateWords,
 } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
-import { PIGMENTS, TOUCH, tone } from "../theme/tokens.ts";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
+import { PIGMENTS } from "../theme/tokens.ts";
 
 interface ReadingShownProps {
   readonly reading: Reading;
@@ -33,59 +33,44 @@ export function ReadingShown({ reading, body, character, onChange }: ReadingShow
   };
   const seen = lab === undefined ? undefined : linearOfLab(lab).map((value) => Math.round(channelOf(value)));
   return (
-    <Box
+    <Alert
+      severity={refused === undefined && sure ? "success" : "error"}
       role="status"
       data-testid="reading"
       data-refused={refused}
       data-sure={sure}
-      sx={{
-        mt: 2,
-        mb: 3,
-        display: "grid",
-        gap: 1,
-        maxWidth: 620,
-        borderLeft: `4px solid ${refused === undefined && sure ? tone.ink : tone.rust}`,
-        pl: 2,
-      }}
+      sx={{ mt: 2, mb: 3, maxWidth: 620 }}
     >
-      <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap" }}>
+      <div className="actions">
         {seen !== undefined && <Patch colour={`rgb(${seen.join(" ")})`} name="as calibrated" />}
         {states.map((state) => (
           <Patch key={state} colour={PIGMENTS[state] ?? "transparent"} name={stateWords(character, state)} />
         ))}
-      </Box>
-      <Box sx={{ fontWeight: 700 }}>{text}</Box>
+      </div>
+      <div className="strong">{text}</div>
       {deltaE !== undefined && margin !== undefined && (
-        <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem" }}>
+        <div className="soft small">
           {deltaE} from the nearest reference, the next {margin} farther (CIEDE2000; 1 is just seen, 10 is another
           colour).
-        </Box>
+        </div>
       )}
       {states.length > 0 && (
-        <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
-          <ButtonBase
-            onClick={() => record(true)}
-            sx={{ minHeight: TOUCH, px: 2, bgcolor: tone.ink, color: tone.bone, fontWeight: 750 }}
-          >
+        <div className="actions">
+          <Button variant="contained" onClick={() => record(true)}>
             I see it so too: record it
-          </ButtonBase>
-          <ButtonBase
-            onClick={() => record(false)}
-            sx={{ minHeight: TOUCH, px: 1.5, border: `1px solid ${tone.ink}`, bgcolor: tone.paper }}
-          >
-            Only from the picture: record as unsure
-          </ButtonBase>
-        </Box>
+          </Button>
+          <Button onClick={() => record(false)}>Only from the picture: record as unsure</Button>
+        </div>
       )}
-    </Box>
+    </Alert>
   );
 }
 
 function Patch({ colour, name }: { colour: string; name: string }) {
   return (
-    <Box sx={{ textAlign: "center", fontSize: "0.875rem", color: tone.inkSoft }}>
-      <Box aria-hidden="true" sx={{ width: 84, height: 44, bgcolor: colour, border: `1px solid ${tone.ink}` }} />
+    <span className="patch">
+      <span aria-hidden="true" style={{ background: colour }} />
       {name}
-    </Box>
+    </span>
   );
 }

@@ -1,5 +1,6 @@
 /** The camera's stand-in: prints of known colour on the split card, under warm light. */
-import { DEPOSITS, drawSetting, type Raster, syntheticPicture } from "@jittery-cap/core";
+import type { Raster } from "@jittery-cap/core";
+import { DEPOSITS, drawSetting, syntheticPicture } from "@jittery-cap/core/synthetic";
 import { uniformFloat64 } from "pure-rand/distribution/uniformFloat64";
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
 

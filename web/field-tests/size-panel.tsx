@@ -1,12 +1,13 @@
 /** Sizes from a picture with something of known size in it: two ends of that, two ends of the part. */
+
 import { cmOf, inchesOf, type Length, lengthBy, type Raster, type Spot } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
-import InputBase from "@mui/material/InputBase";
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { Choice } from "../find/choice.tsx";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { useSession } from "../session/session-context.tsx";
+import { Choice } from "../specimen/choice.tsx";
+import { Choices } from "../specimen/choices.tsx";
 import { MarkedPicture } from "./marked-picture.tsx";
 import { PictureSource } from "./picture-source.tsx";
 import type { ShownTest } from "./shown-test.ts";
@@ -25,7 +26,8 @@ const ENDS_WORDS = [
   "Touch its other end.",
 ];
 
-export function SizePanel({ body, onChange }: ShownTest) {
+export function SizePanel({ body }: ShownTest) {
+  const { changeTogether } = useSession();
   const [raster, setRaster] = useState<Raster>();
   const [spots, setSpots] = useState<readonly Spot[]>([]);
   const [knownText, setKnown] = useState("");
@@ -47,34 +49,33 @@ export function SizePanel({ body, onChange }: ShownTest) {
   const record = () => {
     if (length === undefined) return;
     const value = Math.round(length.cm * measure.perCm * 10) / 10;
-    onChange({
-      kind: "set-body",
-      body: body.id,
-      field: "measures",
-      value: JSON.parse(JSON.stringify({ ...body.measures, [measure.id]: value })),
-    });
-    onChange({ kind: "set-body", body: body.id, field: "measuredBy", value: "picture" });
+    changeTogether([
+      { kind: "set-body", body: body.id, field: "measures", value: { ...body.measures, [measure.id]: value } },
+      { kind: "set-body", body: body.id, field: "measuredBy", value: "picture" },
+    ]);
   };
   return (
     <>
       <Typography variant="h2" component="h1">
         Size of {body.id} from a picture
       </Typography>
-      <Typography sx={{ color: tone.inkSoft, pb: 1.5 }}>
+      <Typography className="soft below-2">
         Lay a ruler or a coin beside it, at the same height, and take both from straight above.
       </Typography>
-      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", pb: 1.5 }}>
+      <div className="actions below-2">
         <Choice quiet label="centimetres" state="cm" chosen={!inches} onChoose={() => setInches(false)} />
         <Choice quiet label="inches" state="in" chosen={inches} onChoose={() => setInches(true)} />
-        <InputBase
+        <TextField
           value={knownText}
           onChange={(event) => setKnown(event.target.value)}
           placeholder="size of the scale"
-          endAdornment={<Box sx={{ color: tone.inkSoft }}>{inches ? "in" : "cm"}</Box>}
-          inputProps={{ inputMode: "decimal", "aria-label": `Size of the scale, ${inches ? "inches" : "cm"}` }}
-          sx={{ minHeight: TOUCH, px: 1.25, width: 200, bgcolor: tone.paper, border: `1px solid ${tone.boneLine}` }}
+          sx={{ width: 200 }}
+          slotProps={{
+            htmlInput: { inputMode: "decimal", "aria-label": `Size of the scale, ${inches ? "inches" : "cm"}` },
+            input: { endAdornment: inches ? "in" : "cm" },
+          }}
         />
-      </Box>
+      </div>
       <PictureSource
         onPicture={(picture) => {
           setRaster(picture);
@@ -84,7 +85,7 @@ export function SizePanel({ body, onChange }: ShownTest) {
       />
       {raster !== undefined && (
         <>
-          <Box sx={{ color: tone.inkSoft, pb: 1 }}>{ENDS_WORDS[spots.length] ?? "All four ends are marked."}</Box>
+          <div className="soft below">{ENDS_WORDS[spots.length] ?? "All four ends are marked."}</div>
           <MarkedPicture
             raster={raster}
             marks={spots.map((at, index) => ({ name: ENDS[index] ?? "", at }))}
@@ -95,15 +96,12 @@ export function SizePanel({ body, onChange }: ShownTest) {
             label="The picture; touch the four ends in turn"
             onMark={(at) => setSpots(spots.length === ENDS.length ? [...spots.slice(0, 2), at] : [...spots, at])}
           />
-          <ButtonBase
-            onClick={() => setSpots([])}
-            sx={{ minHeight: TOUCH, color: tone.inkSoft, textDecoration: "underline" }}
-          >
+          <Button variant="quiet" onClick={() => setSpots([])}>
             Mark them anew
-          </ButtonBase>
+          </Button>
         </>
       )}
-      <Box role="group" aria-label="What is measured" sx={{ display: "flex", gap: 1, flexWrap: "wrap", py: 1 }}>
+      <Choices label="What is measured" className="actions around">
         {MEASURES.map((one) => (
           <Choice
             key={one.id}
@@ -114,31 +112,21 @@ export function SizePanel({ body, onChange }: ShownTest) {
             onChoose={() => setMeasure(one)}
           />
         ))}
-      </Box>
+      </Choices>
       {length !== undefined && (
-        <Box
-          role="status"
-          data-testid="length"
-          sx={{ display: "flex", alignItems: "center", gap: 2, flexWrap: "wrap", pb: 3 }}
-        >
-          <Box sx={{ fontSize: "2rem", fontWeight: 750 }}>
-            {words(length.cm)}{" "}
-            <Box component="span" sx={{ color: tone.inkSoft, fontWeight: 450, fontSize: "1.25rem" }}>
-              ± {words(length.plusMinusCm)}
-            </Box>
-          </Box>
-          <ButtonBase
-            onClick={record}
-            sx={{ minHeight: TOUCH, px: 2, bgcolor: tone.ink, color: tone.bone, fontWeight: 750 }}
-          >
+        <div role="status" data-testid="length" className="actions below-3">
+          <span className="measured">
+            {words(length.cm)} <span className="soft plain larger">± {words(length.plusMinusCm)}</span>
+          </span>
+          <Button variant="contained" onClick={record}>
             Record as {measure.label}
-          </ButtonBase>
-        </Box>
+          </Button>
+        </div>
       )}
       {length === undefined && raster !== undefined && spots.length === ENDS.length && (
-        <Box role="alert" sx={{ color: tone.rust, pb: 2 }}>
+        <div role="alert" className="danger-ink below-2">
           Tell the size of the scale, and mark its two ends apart.
-        </Box>
+        </div>
       )}
     </>
   );

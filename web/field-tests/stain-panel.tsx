@@ -1,15 +1,15 @@
 /** The run of stain and nose on one body, with its clock; what failed ends it, and says leave. */
 import { type Entry, type RunStepView, speedOf, stainRun } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { CharacterBlock } from "../find/character-block.tsx";
-import { ObserverSwitch } from "../find/observer-switch.tsx";
-import { clockText, useStopwatch } from "../find/stopwatch.ts";
-import { StopwatchBlock } from "../find/stopwatch-block.tsx";
-import { ToldQuestion } from "../find/told-questions.tsx";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { useSession } from "../session/session-context.tsx";
+import { CharacterBlock } from "../specimen/character-block.tsx";
+import { ObserverSwitch } from "../specimen/observer-switch.tsx";
+import { clockText, useStopwatch } from "../specimen/stopwatch.ts";
+import { StopwatchBlock } from "../specimen/stopwatch-block.tsx";
+import { ToldQuestion } from "../specimen/told-questions.tsx";
 import type { ShownTest } from "./shown-test.ts";
 import { StainSpeedChoice } from "./stain-speed-choice.tsx";
 
@@ -21,6 +21,7 @@ const STATE_WORDS: Readonly<Record<RunStepView["state"], string>> = {
   skipped: "not to be done",
 };
 export function StainPanel({ find, body, onChange }: ShownTest) {
+  const { observe } = useSession();
   const run = stainRun(find, body);
   const stopwatch = useStopwatch();
   const [opened, setOpened] = useState<string>();
@@ -40,93 +41,40 @@ export function StainPanel({ find, body, onChange }: ShownTest) {
       <Typography variant="h2" component="h1">
         Stain and nose of {body.id}
       </Typography>
-      <Typography sx={{ color: tone.inkSoft, pb: 1.5 }}>
+      <Typography className="soft below-2">
         In this order; the nose comes only when the stain passed. When the first fails there is no second.
       </Typography>
       {run.ended !== undefined && (
-        <Box
-          role="alert"
-          data-testid="run-ended"
-          sx={{ mb: 2, pl: 1.5, borderLeft: `4px solid ${tone.rust}`, fontWeight: 750, fontSize: "1.125rem" }}
-        >
+        <Alert severity="error" data-testid="run-ended" sx={{ mb: 2 }} className="strong large">
           {run.ended} The run ends here.
-        </Box>
+        </Alert>
       )}
-      <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0 }}>
+      <ol className="lines">
         {run.steps.map((step, index) => (
-          <Box
-            component="li"
-            key={step.step}
-            data-step={step.step}
-            data-step-state={step.state}
-            sx={{ borderTop: `1px solid ${tone.boneLine}`, py: 1.25 }}
-          >
-            <Box
-              component="button"
+          <li key={step.step} data-step={step.step} data-step-state={step.state} className="line around">
+            <button
               type="button"
               aria-expanded={shown === step.step}
               onClick={() => setOpened(shown === step.step ? "" : step.step)}
-              sx={{
-                display: "flex",
-                gap: 1.5,
-                width: "100%",
-                minHeight: 48,
-                alignItems: "center",
-                border: 0,
-                bgcolor: "transparent",
-                font: "inherit",
-                color: tone.ink,
-                textAlign: "left",
-                cursor: "pointer",
-                p: 0,
-              }}
+              className="run-step"
             >
-              <Box component="span" sx={{ fontSize: "1.5rem", fontWeight: 800, width: 28 }}>
-                {index + 1}
-              </Box>
-              <Box component="span" sx={{ flex: 1 }}>
-                <Box
-                  component="span"
-                  sx={{
-                    display: "block",
-                    fontWeight: 700,
-                    fontSize: "1.125rem",
-                    textDecoration: step.state === "skipped" ? "line-through" : "none",
-                  }}
-                >
-                  {step.title}
-                </Box>
-                {step.why !== undefined && (
-                  <Box component="span" sx={{ color: step.state === "failed" ? tone.rust : tone.inkSoft }}>
-                    {step.why}
-                  </Box>
-                )}
-              </Box>
-              <Box component="span" sx={{ color: step.state === "failed" ? tone.rust : tone.inkSoft, fontWeight: 650 }}>
-                {STATE_WORDS[step.state]}
-              </Box>
-            </Box>
+              <span className="run-number">{index + 1}</span>
+              <span className="grow">
+                <span className="run-title">{step.title}</span>
+                {step.why !== undefined && <span className="soft run-state">{step.why}</span>}
+              </span>
+              <span className="soft strong run-state">{STATE_WORDS[step.state]}</span>
+            </button>
             {shown === step.step && step.state !== "skipped" && (
-              <Box sx={{ pt: 1, pl: { md: 5 } }}>
-                <Box sx={{ color: tone.inkSoft, pb: 1 }}>{step.how}</Box>
+              <div className="run-open">
+                <div className="soft below">{step.how}</div>
                 {step.watch.length > 0 && (
                   <>
                     <StopwatchBlock stopwatch={stopwatch} />
                     {stopwatch.runs && (
-                      <ButtonBase
-                        onClick={() => setOnset(stopwatch.seconds ?? 0)}
-                        sx={{
-                          mb: 2,
-                          minHeight: TOUCH + 12,
-                          px: 3,
-                          border: `2px solid ${tone.ink}`,
-                          bgcolor: tone.paper,
-                          fontWeight: 750,
-                          fontSize: "1.125rem",
-                        }}
-                      >
+                      <Button onClick={() => setOnset(stopwatch.seconds ?? 0)} size="large">
                         {onset === undefined ? "It turns now" : `It turned after ${clockText(onset)}`}
-                      </ButtonBase>
+                      </Button>
                     )}
                   </>
                 )}
@@ -160,12 +108,12 @@ export function StainPanel({ find, body, onChange }: ShownTest) {
                 {step.watch.length > 0 && (
                   <StainSpeedChoice body={body} character={step.character} onChange={onChange} />
                 )}
-              </Box>
+              </div>
             )}
-          </Box>
+          </li>
         ))}
-      </Box>
-      <ObserverSwitch find={find} onChange={onChange} />
+      </ol>
+      <ObserverSwitch find={find} onChange={onChange} onObserve={observe} />
     </>
   );
 }

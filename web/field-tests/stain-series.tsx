@@ -1,12 +1,9 @@
 /** A stain in several pictures: each is kept with its second, and together they tell onset, strength and hue. */
 import { type Body, type Change, type Lab, type Readable, readStain, type StainMoment } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
-import Typography from "@mui/material/Typography";
+import Button from "@mui/material/Button";
 import { useState } from "react";
-import { clockText, useStopwatch } from "../find/stopwatch.ts";
-import { StopwatchBlock } from "../find/stopwatch-block.tsx";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { clockText, useStopwatch } from "../specimen/stopwatch.ts";
+import { StopwatchBlock } from "../specimen/stopwatch-block.tsx";
 
 interface StainSeriesProps {
   readonly character: Readable;
@@ -40,54 +37,42 @@ export function StainSeries({ character, body, lab, onChange }: StainSeriesProps
     });
   };
   return (
-    <Box component="section" aria-labelledby="series" data-testid="stain-series" sx={{ pt: 1, pb: 3, maxWidth: 620 }}>
-      <Typography id="series" variant="h3" component="h2">
+    <section aria-labelledby="series" data-testid="stain-series" className="section measure">
+      <h2 id="series" className="section-title">
         The stain over time
-      </Typography>
-      <Box sx={{ color: tone.inkSoft, pb: 1 }}>
+      </h2>
+      <div className="soft below">
         Start the clock at the cut. Take a picture at once, after a minute, after five, and keep each with its second.
-      </Box>
+      </div>
       <StopwatchBlock stopwatch={stopwatch} />
-      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
+      <div className="actions">
         {moments.map((moment) => (
-          <Box key={moment.seconds} sx={{ px: 1.25, py: 0.75, bgcolor: tone.boneDeep }}>
+          <span key={moment.seconds} className="kept-moment">
             {clockText(moment.seconds)}: {moment.lab.map((value) => Math.round(value)).join(", ")}
-          </Box>
+          </span>
         ))}
-        <ButtonBase
+        <Button
           disabled={lab === undefined}
           onClick={() => {
             if (lab !== undefined) setMoments([...moments.filter((one) => one.seconds !== seconds), { seconds, lab }]);
           }}
-          sx={{
-            minHeight: TOUCH,
-            px: 1.5,
-            border: `1px solid ${tone.ink}`,
-            bgcolor: tone.paper,
-            opacity: lab === undefined ? 0.5 : 1,
-          }}
         >
           {`Keep this picture as ${clockText(seconds)}`}
-        </ButtonBase>
-      </Box>
+        </Button>
+      </div>
       {reading !== undefined && (
-        <Box role="status" sx={{ pt: 1.5, display: "grid", gap: 1, justifyItems: "start" }}>
+        <div role="status" className="stack above-2">
           <b>{reading.text}</b>
-          <Box sx={{ color: tone.inkSoft }}>
+          <div className="soft">
             It came {reading.strength.toFixed(0)} from its first colour (CIEDE2000)
             {reading.hue === undefined
               ? ""
               : `, towards ${reading.hue.toFixed(0)}° (0 red, 90 yellow, 180 green, 270 blue)`}
             .
-          </Box>
-          <ButtonBase
-            onClick={record}
-            sx={{ minHeight: TOUCH, px: 1.5, border: `1px solid ${tone.ink}`, bgcolor: tone.paper }}
-          >
-            Record it as read from pictures: unsure
-          </ButtonBase>
-        </Box>
+          </div>
+          <Button onClick={record}>Record it as read from pictures: unsure</Button>
+        </div>
       )}
-    </Box>
+    </section>
   );
 }

@@ -1,9 +1,10 @@
 /** How fast a stain turned, where one was seen. */
+
 import { type Body, type Change, type CharacterId, SPEED_ENDS, type StainSpeed } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import { Choice } from "../find/choice.tsx";
-import { entryOf } from "../find/observing.ts";
-import { useFind } from "../state/find-state.ts";
+import { Choice } from "../specimen/choice.tsx";
+import { Choices } from "../specimen/choices.tsx";
+import { useObserver } from "../specimen/observer.ts";
+import { entryOf } from "../specimen/observing.ts";
 
 interface StainSpeedChoiceProps {
   readonly body: Body;
@@ -18,15 +19,11 @@ const SPEEDS: readonly { readonly id: StainSpeed; readonly label: string }[] = [
 ];
 
 export function StainSpeedChoice({ body, character, onChange }: StainSpeedChoiceProps) {
-  const observer = useFind((state) => state.observer);
+  const observer = useObserver();
   const entry = entryOf(body, character, observer);
   if (entry?.states === undefined || entry.states.includes("none")) return null;
   return (
-    <Box
-      role="group"
-      aria-label="How fast it turned"
-      sx={{ display: "grid", gap: 1, gridTemplateColumns: { xs: "1fr", md: "repeat(3, 1fr)" }, pb: 1.5 }}
-    >
+    <Choices label="How fast it turned" className="columns below-2">
       {SPEEDS.map(({ id, label }) => (
         <Choice
           key={id}
@@ -39,6 +36,6 @@ export function StainSpeedChoice({ body, character, onChange }: StainSpeedChoice
           }
         />
       ))}
-    </Box>
+    </Choices>
   );
 }

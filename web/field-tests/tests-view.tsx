@@ -1,15 +1,15 @@
 /** Tests: what takes time or a measuring eye, done with the program's help. */
-import Box from "@mui/material/Box";
-import { lazy, Suspense, useEffect, useState } from "react";
+import Skeleton from "@mui/material/Skeleton";
+import { lazy, Suspense, useState } from "react";
 import { Link, useParams } from "react-router";
-import { DarkHalf } from "../card/dark-half.tsx";
-import { SplitCard } from "../card/split-card.tsx";
-import { StateOfView } from "../card/state-of-view.tsx";
-import { Trail } from "../card/trail.tsx";
-import { BodiesRow } from "../find/bodies-row.tsx";
+import { findPath } from "../addresses.ts";
 import { SavedLine } from "../find/saved-line.tsx";
-import { useFind } from "../state/find-state.ts";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { StandingDangers } from "../find/standing-dangers.tsx";
+import { SplitCard } from "../layout/split-card.tsx";
+import { StateOfView } from "../layout/state-of-view.tsx";
+import { Trail } from "../layout/trail.tsx";
+import { useOpenFind, useSession } from "../session/session-context.tsx";
+import { BodiesRow } from "../specimen/bodies-row.tsx";
 import { BatchPanel } from "./batch-panel.tsx";
 import { ColourPanel } from "./colour-panel.tsx";
 import { PrintsPanel } from "./prints-panel.tsx";
@@ -30,96 +30,56 @@ const TESTS = [
 const ON_A_BODY: ReadonlySet<string> = new Set(["colour", "stain", "size", "spores"]);
 
 export function TestsView() {
-  const { id = "", test: word } = useParams();
-  const { status, find, answer, answerState, lastMove, open, change } = useFind();
+  const { test: word } = useParams();
+  const find = useOpenFind();
+  const { change } = useSession();
   const [bodyId, setBodyId] = useState("");
-  useEffect(() => void open(id), [id, open]);
-  if (status !== "open" || find?.id !== id) return <StateOfView view="tests" status={status} />;
   const test = TESTS.find((one) => one.id === word) ?? TESTS[0];
   const body = find.bodies.find((one) => one.id === bodyId) ?? find.bodies[0];
-  if (body === undefined) return <StateOfView view="tests" status="missing" />;
+  if (body === undefined) return <StateOfView status="missing" />;
   const on = { find, body, onChange: change };
   return (
     <SplitCard
-      darkShare={0.4}
+      isHeld
       light={
         <>
-          <Trail view="tests" findId={find.id} />
-          <Box
-            component="nav"
-            aria-label="Tests"
-            sx={{
-              display: "flex",
-              overflowX: "auto",
-              px: { xs: 1.25, md: 2.5 },
-              borderBottom: `1px solid ${tone.boneLine}`,
-              flex: "none",
-              scrollbarWidth: "none",
-            }}
-          >
+          <Trail />
+          <nav aria-label="Tests of this find" className="row-of-chips stations">
             {TESTS.map((one) => (
-              <Box
+              <Link
                 key={one.id}
-                component={Link}
-                to={`/tests/${find.id}/${one.id}`}
+                to={findPath(find.id, "tests", one.id)}
                 replace
                 aria-current={one.id === test.id ? "step" : undefined}
-                sx={{
-                  flex: "none",
-                  display: "flex",
-                  alignItems: "center",
-                  minHeight: TOUCH,
-                  px: 1.25,
-                  color: one.id === test.id ? tone.ink : tone.inkSoft,
-                  fontWeight: one.id === test.id ? 750 : 500,
-                  textDecoration: "none",
-                  borderBottom: "4px solid",
-                  borderColor: one.id === test.id ? tone.ink : "transparent",
-                }}
+                className={one.id === test.id ? "stop active" : "stop"}
               >
                 {one.name}
-              </Box>
+              </Link>
             ))}
-          </Box>
-          <Box
-            data-test-view={test.id}
-            sx={{ flex: 1, minHeight: 0, overflowY: "auto", px: { xs: 2.5, md: 3.5 }, pt: 2 }}
-          >
+          </nav>
+          <div data-test-view={test.id} className="page scroll">
             {ON_A_BODY.has(test.id) && find.bodies.length > 1 && (
-              <Box sx={{ pb: 1.5 }}>
+              <div className="below-2">
                 <BodiesRow find={find} chosen={body.id} onChoose={setBodyId} height={64} words={false} />
-              </Box>
+              </div>
             )}
             {test.id === "prints" && <PrintsPanel find={find} onChange={change} />}
             {test.id === "colour" && <ColourPanel key={body.id} {...on} />}
             {test.id === "stain" && <StainPanel key={body.id} {...on} />}
             {test.id === "size" && <SizePanel key={body.id} {...on} />}
             {test.id === "spores" && (
-              <Suspense fallback={null}>
+              <Suspense fallback={<Skeleton height={240} />}>
                 <SporesPanel key={body.id} {...on} />
               </Suspense>
             )}
             {test.id === "batch" && <BatchPanel find={find} />}
-          </Box>
-          <Box
-            component="footer"
-            sx={{
-              px: 2.5,
-              minHeight: 44,
-              display: "flex",
-              alignItems: "center",
-              justifyContent: "flex-end",
-              borderTop: `1px solid ${tone.boneLine}`,
-              color: tone.inkSoft,
-              fontSize: "0.9375rem",
-              flex: "none",
-            }}
-          >
+          </div>
+          <footer className="foot">
             <SavedLine />
-          </Box>
+          </footer>
         </>
       }
-      dark={<DarkHalf answer={answer} state={answerState} lastMove={lastMove} />}
+      dark={<StandingDangers />}
     />
   );
 }

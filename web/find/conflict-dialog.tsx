@@ -1,126 +1,106 @@
 /** Two devices changed one find: both sides beside each other, and the person says which holds. Nothing is merged unasked. */
 import { differences } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
+import type { SentDocument } from "@jittery-cap/core/api";
+import { readContent } from "@jittery-cap/core/documents";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
-import Typography from "@mui/material/Typography";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import type { Stored } from "../device/api.ts";
-import { useFind } from "../state/find-state.ts";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { findPath } from "../addresses.ts";
+import { kindOf } from "../documents/documents.ts";
+import { DifferenceTable } from "../layout/difference-table.tsx";
+import { keepMineApart, takeBoth, takeOther } from "../session/conflict.ts";
+import { useOpenFind } from "../session/session-context.tsx";
 
 interface ConflictDialogProps {
-  readonly theirs: Stored;
+  readonly theirs: SentDocument;
   readonly onClose: () => void;
 }
 
 export function ConflictDialog({ theirs, onClose }: ConflictDialogProps) {
-  const { find, takeTheirs, keepMineApart, takeBoth } = useFind();
+  const mine = useOpenFind();
   const navigate = useNavigate();
   const [refusal, setRefusal] = useState<string>();
-  if (find === undefined) return null;
-  const lines = differences(find, theirs.find);
+  const both = () => void takeBoth(mine, theirs).then((why) => (why === undefined ? onClose() : setRefusal(why)));
+  const apart = async () => {
+    const id = await keepMineApart(mine, theirs);
+    onClose();
+    await navigate(findPath(id));
+  };
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="conflict-title">
-      <Box sx={{ p: { xs: 2, md: 3 } }}>
-        <Typography id="conflict-title" variant="h2" component="h2">
-          Changed on two devices
-        </Typography>
-        <Typography sx={{ color: tone.inkSoft, pt: 0.5, pb: 2 }}>
+      <DialogTitle id="conflict-title">Changed on two devices</DialogTitle>
+      <DialogContent>
+        <p className="lead-in">
           Both records are kept until you choose. Where they differ nothing is believed by itself.
-        </Typography>
-        <Box
-          component="table"
-          data-testid="conflict"
-          sx={{
-            width: "100%",
-            borderCollapse: "collapse",
-            "& th, & td": {
-              textAlign: "left",
-              verticalAlign: "top",
-              py: 0.75,
-              pr: 2,
-              borderBottom: `1px solid ${tone.boneLine}`,
-            },
-          }}
-        >
-          <thead>
-            <tr>
-              <th scope="col">Where they differ</th>
-              <th scope="col">Here</th>
-              <th scope="col">On the other</th>
-            </tr>
-          </thead>
-          <tbody>
-            {lines.map((line) => (
-              <tr key={line.what}>
-                <th scope="row" style={{ fontWeight: 450 }}>
-                  {line.what}
-                </th>
-                <td>
-                  <b>{line.mine}</b>
-                </td>
-                <td>
-                  <b>{line.theirs}</b>
-                </td>
-              </tr>
-            ))}
-            {lines.length === 0 && (
-              <tr>
-                <td colSpan={3}>Nothing: both came to the same record.</td>
-              </tr>
-            )}
-          </tbody>
-        </Box>
+        </p>
+        <Differences mine={mine} theirs={theirs} />
         {refusal !== undefined && (
-          <Box role="alert" sx={{ color: tone.rust, fontWeight: 600, pt: 1.5 }}>
+          <Alert severity="error" sx={{ mt: 1.5 }}>
             {refusal}
-          </Box>
+          </Alert>
         )}
-        <Box sx={{ display: "grid", gap: 1, gridTemplateColumns: { xs: "1fr", md: "repeat(3, 1fr)" }, pt: 2.5 }}>
+        <div className="columns" style={{ paddingTop: 20 }}>
           <Way
             title="Put both together"
             about="What only one saw, or both saw differently, becomes unsure, to be looked at again."
-            onClick={() => void takeBoth(theirs).then((why) => (why === undefined ? onClose() : setRefusal(why)))}
+            onClick={both}
           />
           <Way
             title="Take the other, drop mine"
             about="What this device holds and the server does not is given up."
-            onClick={() => void takeTheirs(theirs).then(onClose)}
+            onClick={() => void takeOther(theirs).then(onClose)}
           />
           <Way
             title="Keep mine as a find of its own"
             about="The other stays as it is; mine becomes a second find."
-            onClick={() =>
-              void keepMineApart(theirs).then((id) => {
-                onClose();
-                return navigate(`/find/${id}`);
-              })
-            }
+            onClick={() => void apart()}
           />
-        </Box>
-      </Box>
+        </div>
+      </DialogContent>
+      <DialogActions>
+        <Button variant="quiet" onClick={onClose}>
+          Not now
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }
 
-function Way({ title, about, onClick }: { title: string; about: string; onClick: () => void }) {
+function Differences({
+  mine,
+  theirs,
+}: {
+  readonly mine: Parameters<typeof takeBoth>[0];
+  readonly theirs: SentDocument;
+}) {
+  const other = readContent(kindOf("find"), theirs.content, theirs.schema);
+  const lines = other.ok ? differences(mine, other.value) : [];
+  const about = theirs.archived
+    ? "The other device has put this find away."
+    : lines.length > 0
+      ? undefined
+      : other.ok
+        ? "Nothing: both came to the same record."
+        : "The other record cannot be read here.";
+  return <DifferenceTable lines={lines} mine="Here" theirs="On the other" about={about} testId="conflict" />;
+}
+
+interface WayProps {
+  readonly title: string;
+  readonly about: string;
+  readonly onClick: () => void;
+}
+
+function Way({ title, about, onClick }: WayProps) {
   return (
-    <ButtonBase
-      onClick={onClick}
-      sx={{
-        display: "block",
-        textAlign: "left",
-        p: 1.5,
-        minHeight: TOUCH,
-        border: `1px solid ${tone.ink}`,
-        bgcolor: tone.paper,
-        "&:hover": { bgcolor: tone.boneDeep },
-      }}
-    >
-      <Box sx={{ fontWeight: 750 }}>{title}</Box>
-      <Box sx={{ fontSize: "0.9375rem", color: tone.inkSoft, lineHeight: 1.3 }}>{about}</Box>
-    </ButtonBase>
+    <Button variant="way" onClick={onClick}>
+      <div className="strong">{title}</div>
+      <div className="soft small">{about}</div>
+    </Button>
   );
 }

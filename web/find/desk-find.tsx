@@ -1,15 +1,14 @@
-/** Find on a desk: the troop and the plate on the left, a station at a time beside it, keys along the foot. */
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
+/** Record on a desk: the troop and the plate on the left, a station at a time beside it, keys along the foot. */
+import Button from "@mui/material/Button";
 import { memo } from "react";
 import { Link, useNavigate } from "react-router";
-import { useShallow } from "zustand/react/shallow";
-import { Trail } from "../card/trail.tsx";
-import { useFind } from "../state/find-state.ts";
-import { tone } from "../theme/tokens.ts";
-import { BodiesRow } from "./bodies-row.tsx";
+import { findPath } from "../addresses.ts";
+import { Trail } from "../layout/trail.tsx";
+import { useFind, useSession } from "../session/session-context.tsx";
+import { BodiesRow } from "../specimen/bodies-row.tsx";
+import { Plate } from "../specimen/plate.tsx";
+import type { StationId } from "../specimen/stations.ts";
 import { FindTitle } from "./find-title.tsx";
-import { Plate } from "./plate.tsx";
 import { SavedLine } from "./saved-line.tsx";
 import type { ShownFind } from "./shown-find.ts";
 import { StationPanel } from "./station-panel.tsx";
@@ -20,125 +19,85 @@ interface DeskFindProps extends ShownFind {
 
 export const DeskFind = memo(function DeskFind({ onHelp, ...shown }: DeskFindProps) {
   const { find, body, station, onChange, onBody, onAddBody } = shown;
-  const { undo, redo, done, undone } = useFind(
-    useShallow(({ undo, redo, done, undone }) => ({ undo, redo, done, undone })),
-  );
-  const navigate = useNavigate();
   return (
     <>
-      <Trail view="find" findId={find.id} />
-      <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
-        <Box
-          sx={{
-            width: 376,
-            flex: "none",
-            borderRight: `1px solid ${tone.boneLine}`,
-            px: 2.5,
-            pt: 1.75,
-            pb: 1,
-            display: "flex",
-            flexDirection: "column",
-            overflowY: "auto",
-          }}
-        >
+      <Trail />
+      <div className="bench">
+        <div className="bench-plate">
           <FindTitle find={find} onChange={onChange} />
-          <Box sx={{ pt: 0.5 }}>
-            <BodiesRow find={find} chosen={body.id} onChoose={onBody} onAdd={onAddBody} />
-          </Box>
-          <Box sx={{ flex: 1, display: "flex", flexDirection: "column", justifyContent: "center" }}>
+          <BodiesRow find={find} chosen={body.id} onChoose={onBody} onAdd={onAddBody} />
+          <div className="bench-middle">
             <Plate find={find} body={body} station={station.id} />
-          </Box>
-          <Box sx={{ display: "flex", gap: 2.5 }}>
-            {(["ground", "bodies"] as const).map((id) => (
-              <Box
-                key={id}
-                component={Link}
-                to={`/find/${find.id}/${id}`}
-                replace
-                aria-current={station.id === id ? "step" : undefined}
-                sx={{
-                  color: tone.ink,
-                  fontWeight: 700,
-                  py: 1,
-                  textDecoration: station.id === id ? "underline" : "none",
-                  textUnderlineOffset: 4,
-                  textDecorationThickness: 2,
-                  "&:hover": { textDecoration: "underline" },
-                }}
-              >
-                {id === "ground" ? "Ground" : "Bodies"}
-              </Box>
-            ))}
-          </Box>
-        </Box>
-        <Box key={station.id} sx={{ flex: 1, minWidth: 0, overflowY: "auto", px: 3.25, pt: 2.25 }}>
+          </div>
+          <GroundAndBodies findId={find.id} station={station.id} />
+        </div>
+        <div key={station.id} className="bench-station">
           <StationPanel {...shown} single={false} />
-        </Box>
-      </Box>
-      <Box
-        component="footer"
-        sx={{
-          display: "flex",
-          alignItems: "center",
-          gap: 2,
-          px: 2.5,
-          minHeight: 50,
-          borderTop: `1px solid ${tone.boneLine}`,
-          color: tone.inkSoft,
-          fontSize: "0.9375rem",
-          flex: "none",
-        }}
-      >
-        <FootKey label="1–9" what="answer" />
-        <FootKey label="← →" what="character" />
-        <FootKey label="N" what="next body" />
-        <FootButton onClick={undo} disabled={done.length === 0} label="Z" what="undo" />
-        <FootButton onClick={redo} disabled={undone.length === 0} label="Y" what="redo" />
-        <FootButton onClick={() => navigate(`/find/${find.id}/run`)} disabled={false} label="H" what="hands-free" />
-        <FootButton onClick={onHelp} disabled={false} label="?" what="keys" />
-        <FootButton onClick={() => navigate(`/find/${find.id}/history`)} disabled={false} label="" what="history" />
-        <Box sx={{ ml: "auto" }}>
-          <SavedLine />
-        </Box>
-      </Box>
+        </div>
+      </div>
+      <KeysAlong findId={find.id} onHelp={onHelp} />
     </>
   );
 });
 
-function FootKey({ label, what }: { label: string; what: string }) {
-  return (
-    <span>
-      <b style={{ color: tone.ink }}>{label}</b> {what}
-    </span>
-  );
+interface KeysAlongProps {
+  readonly findId: string;
+  readonly onHelp: () => void;
 }
 
-function FootButton({
-  label,
-  what,
-  onClick,
-  disabled,
-}: {
-  label: string;
-  what: string;
-  onClick: () => void;
-  disabled: boolean;
-}) {
+/** The keys that are used most; those that can be touched are buttons. */
+const KeysAlong = memo(function KeysAlong({ findId, onHelp }: KeysAlongProps) {
+  const { undo, redo } = useSession();
+  const canUndo = useFind((state) => state.done.length > 0);
+  const canRedo = useFind((state) => state.undone.length > 0);
+  const navigate = useNavigate();
   return (
-    <ButtonBase
-      onClick={onClick}
-      disabled={disabled}
-      sx={{
-        font: "inherit",
-        color: "inherit",
-        minHeight: 40,
-        px: 0.5,
-        gap: 0.5,
-        opacity: disabled ? 0.55 : 1,
-        "&:hover": { color: tone.ink },
-      }}
-    >
-      <b style={{ color: tone.ink }}>{label}</b> {what}
-    </ButtonBase>
+    <footer className="foot bench-keys">
+      <span>
+        <b>1–9</b> answer
+      </span>
+      <span>
+        <b>← →</b> character
+      </span>
+      <Button variant="quiet" onClick={undo} disabled={!canUndo}>
+        <b>Z</b> undo
+      </Button>
+      <Button variant="quiet" onClick={redo} disabled={!canRedo}>
+        <b>Y</b> redo
+      </Button>
+      <Button variant="quiet" onClick={() => void navigate(findPath(findId, "run"))}>
+        <b>H</b> hands-free
+      </Button>
+      <Button variant="quiet" onClick={onHelp}>
+        <b>?</b> keys
+      </Button>
+      <span className="bench-saved">
+        <SavedLine />
+      </span>
+    </footer>
   );
+});
+
+interface GroundAndBodiesProps {
+  readonly findId: string;
+  readonly station: StationId;
 }
+
+/** The two stations that have no place on the plate. */
+const GroundAndBodies = memo(function GroundAndBodies({ findId, station }: GroundAndBodiesProps) {
+  return (
+    <div className="bench-links">
+      {(["ground", "bodies"] as const).map((id) => (
+        <Link
+          key={id}
+          to={findPath(findId, "record", id)}
+          replace
+          aria-current={station === id ? "step" : undefined}
+          className="bench-link"
+        >
+          {id === "ground" ? "Ground" : "Bodies"}
+        </Link>
+      ))}
+    </div>
+  );
+});

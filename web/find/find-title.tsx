@@ -1,17 +1,21 @@
 /** The find's own name, which can be written over, with day, place and weather under it. */
 import type { Change, Find } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import { memo } from "react";
-import { tone } from "../theme/tokens.ts";
 
-export const FindTitle = memo(function FindTitle({
-  find,
-  onChange,
-}: {
+interface FindTitleProps {
   readonly find: Find;
   readonly onChange: (change: Change) => void;
-}) {
+}
+
+/** What the title shows: a touch on anything else leaves it as it stands. */
+const told = ({ find: { id, label, foundAt, weather, place } }: FindTitleProps): string =>
+  JSON.stringify([id, label, foundAt, weather?.airTempC, weather?.frostLastNight, place?.name]);
+
+const looksSame = (one: FindTitleProps, other: FindTitleProps): boolean =>
+  one.onChange === other.onChange && told(one) === told(other);
+
+export const FindTitle = memo(function FindTitle({ find, onChange }: FindTitleProps) {
   const day =
     find.foundAt === undefined
       ? undefined
@@ -20,36 +24,26 @@ export const FindTitle = memo(function FindTitle({
   const frost = find.weather?.frostLastNight === true ? "frost" : undefined;
   const about = [day, air, frost, find.place?.name].filter((one) => one !== undefined);
   return (
-    <Box>
+    <div>
       <InputBase
         key={find.id + (find.label ?? "")}
         defaultValue={find.label ?? ""}
         placeholder="Name this find"
+        multiline
+        className="title-field"
         inputProps={{ "aria-label": "Name of the find", maxLength: 200 }}
+        onKeyDown={(event) => {
+          if (event.key !== "Enter" || !(event.target instanceof HTMLElement)) return;
+          event.preventDefault();
+          event.target.blur();
+        }}
         onBlur={(event) => {
           const label = event.target.value.trim();
           if (label !== (find.label ?? ""))
             onChange({ kind: "set-find", field: "label", value: label === "" ? null : label });
         }}
-        sx={{
-          width: "100%",
-          fontSize: "1.1875rem",
-          fontWeight: 750,
-          "& input": { p: 0, textOverflow: "ellipsis" },
-          "&.Mui-focused": { outline: `2px solid ${tone.ochre}` },
-        }}
       />
-      <Box
-        sx={{
-          color: tone.inkSoft,
-          fontSize: "0.9375rem",
-          whiteSpace: "nowrap",
-          overflow: "hidden",
-          textOverflow: "ellipsis",
-        }}
-      >
-        {about.join(" · ")}
-      </Box>
-    </Box>
+      <div className="soft small">{about.join(" · ")}</div>
+    </div>
   );
-});
+}, looksSame);

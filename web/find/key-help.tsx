@@ -1,7 +1,9 @@
 /** The list of keys. */
-import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
-import Typography from "@mui/material/Typography";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
 
 const KEYS: readonly (readonly [string, string])[] = [
   ["1 – 9, 0", "answer, the first ten"],
@@ -21,31 +23,30 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["k", "check against the nearest danger only"],
   ["t", "stopwatch: start, stop"],
   ["h", "hands-free run"],
-  ["z", "undo"],
-  ["y", "redo"],
+  ["z, ctrl + z", "undo"],
+  ["y, ctrl + y, ctrl + shift + z", "redo"],
   ["?", "this list"],
 ];
 
 export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   return (
     <Dialog open={open} onClose={onClose} aria-labelledby="keys-title">
-      <Box sx={{ p: 3 }}>
-        <Typography id="keys-title" variant="h2" component="h2" sx={{ pb: 1.5 }}>
-          Keys
-        </Typography>
-        <Box component="dl" sx={{ display: "grid", gridTemplateColumns: "auto 1fr", columnGap: 3, rowGap: 0.75, m: 0 }}>
+      <DialogTitle id="keys-title">Keys</DialogTitle>
+      <DialogContent>
+        <dl className="keys-list">
           {KEYS.map(([key, what]) => (
-            <Box key={key} sx={{ display: "contents" }}>
-              <Box component="dt" sx={{ fontWeight: 750 }}>
-                {key}
-              </Box>
-              <Box component="dd" sx={{ m: 0 }}>
-                {what}
-              </Box>
-            </Box>
+            <div key={key} style={{ display: "contents" }}>
+              <dt>{key}</dt>
+              <dd>{what}</dd>
+            </div>
           ))}
-        </Box>
-      </Box>
+        </dl>
+      </DialogContent>
+      <DialogActions>
+        <Button variant="contained" onClick={onClose}>
+          Close
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }

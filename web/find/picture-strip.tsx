@@ -1,13 +1,13 @@
 /** Pictures of one part, as a memory: they confirm nothing, and the screen says so. */
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
-import { memo, useCallback, useEffect, useRef, useState } from "react";
+
+import type { PicturePart } from "@jittery-cap/core/documents";
+import PhotoCamera from "@mui/icons-material/PhotoCamera";
+import Button from "@mui/material/Button";
+import { useLiveQuery } from "dexie-react-hooks";
+import { memo, useEffect, useRef, useState } from "react";
 import { uuidv7 } from "uuidv7";
-import type { PicturePart } from "../device/device.ts";
-import { deliver } from "../device/outbox.ts";
-import { keepPicture, type ShownPicture, setPictureAway, shownPictures } from "../device/pictures.ts";
-import { TOUCH, tone } from "../theme/tokens.ts";
-import type { StationId } from "./stations.ts";
+import { keepPicture, type ShownPicture, setPictureAway, shownPictures } from "../documents/pictures.ts";
+import type { StationId } from "../specimen/stations.ts";
 
 interface PictureStripProps {
   readonly findId: string;
@@ -25,14 +25,13 @@ const PART_OF: Partial<Record<StationId, PicturePart>> = {
   print: "print",
 };
 const HEIGHT = 92;
+const NO_PICTURES: readonly ShownPicture[] = [];
 
 export const PictureStrip = memo(function PictureStrip({ findId, body, station }: PictureStripProps) {
   const part = PART_OF[station];
   const input = useRef<HTMLInputElement>(null);
-  const [pictures, setPictures] = useState<readonly ShownPicture[]>([]);
+  const pictures = useLiveQuery(() => shownPictures(findId), [findId]) ?? NO_PICTURES;
   const [away, setAway] = useState<ShownPicture>();
-  const load = useCallback(() => void shownPictures(findId).then(setPictures), [findId]);
-  useEffect(load, [load]);
   if (part === undefined) return null;
   const here = pictures.filter((one) => one.part === part && (part === "ground" || one.body === body));
 
@@ -46,74 +45,55 @@ export const PictureStrip = memo(function PictureStrip({ findId, body, station }
         takenAt: new Date().toISOString(),
         file,
       });
-    load();
-    await deliver(findId);
-    load();
   };
   const put = async (picture: ShownPicture, isAway: boolean) => {
-    await setPictureAway(findId, picture, isAway);
+    await setPictureAway(picture.id, isAway);
     setAway(isAway ? picture : undefined);
-    load();
-    void deliver(findId);
   };
 
   return (
-    <Box
-      component="section"
-      aria-label="Pictures"
-      data-testid="pictures"
-      sx={{ pb: 3, borderTop: `1px solid ${tone.boneLine}`, pt: 1.5 }}
-    >
-      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "flex-start" }}>
-        {here.map((picture) => (
-          <Thumbnail key={picture.id} picture={picture} onAway={() => void put(picture, true)} />
-        ))}
-        <ButtonBase
-          onClick={() => input.current?.click()}
-          sx={{
-            minHeight: TOUCH,
-            px: 1.5,
-            border: `1px solid ${tone.boneLine}`,
-            bgcolor: tone.paper,
-            "&:hover": { borderColor: tone.ink },
-          }}
-        >
-          Take a picture
-        </ButtonBase>
-        <input
-          ref={input}
-          type="file"
-          accept="image/*"
-          capture="environment"
-          multiple
-          hidden
-          aria-label="Picture"
-          onChange={(event) => {
-            void take(event.target.files);
-            event.target.value = "";
-          }}
-        />
-        <Box sx={{ flex: "1 1 180px", color: tone.inkSoft, fontSize: "0.9375rem", alignSelf: "center" }}>
-          {away === undefined ? (
-            "A memory. A picture confirms nothing: cameras change colours."
-          ) : (
-            <>
-              Put away.{" "}
-              <ButtonBase
-                onClick={() => void put(away, false)}
-                sx={{ font: "inherit", fontWeight: 700, textDecoration: "underline", minHeight: TOUCH - 12 }}
-              >
-                Bring it back
-              </ButtonBase>
-            </>
-          )}
-        </Box>
-      </Box>
-    </Box>
+    <section aria-label="Pictures" data-testid="pictures" className="pictures">
+      {here.map((picture) => (
+        <Thumbnail key={picture.id} picture={picture} onAway={() => void put(picture, true)} />
+      ))}
+      <Button startIcon={<PhotoCamera />} onClick={() => input.current?.click()}>
+        Take a picture
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        capture="environment"
+        multiple
+        hidden
+        aria-label="Picture"
+        onChange={(event) => {
+          void take(event.target.files);
+          event.target.value = "";
+        }}
+      />
+      <span className="soft small" style={{ flex: "1 1 180px", alignSelf: "center" }}>
+        {away === undefined ? (
+          "A memory. A picture confirms nothing: cameras change colours."
+        ) : (
+          <>
+            Put away.{" "}
+            <Button variant="quiet" onClick={() => void put(away, false)}>
+              Bring it back
+            </Button>
+          </>
+        )}
+      </span>
+    </section>
   );
 });
 
-function Thumbnail({ picture, onAway }: { picture: ShownPicture; onAway: () => void }) {
+interface ThumbnailProps {
+  readonly picture: ShownPicture;
+  readonly onAway: () => void;
+}
+
+function Thumbnail({ picture, onAway }: ThumbnailProps) {
   const [url, setUrl] = useState(typeof picture.source === "string" ? picture.source : undefined);
   useEffect(() => {
     if (typeof picture.source === "string") return setUrl(picture.source);
@@ -123,30 +103,18 @@ function Thumbnail({ picture, onAway }: { picture: ShownPicture; onAway: () => v
   }, [picture.source]);
   const where = `${picture.part}${picture.body === undefined ? "" : ` of ${picture.body}`}`;
   return (
-    <Box component="figure" data-picture={picture.id} sx={{ m: 0, fontSize: "0.875rem", color: tone.inkSoft }}>
+    <figure data-picture={picture.id} className="picture">
       {url !== undefined && (
         <a href={url} target="_blank" rel="noreferrer">
-          <img
-            src={url}
-            alt={`Picture: ${where}`}
-            height={HEIGHT}
-            style={{ display: "block", maxWidth: 160, objectFit: "cover" }}
-          />
+          <img src={url} alt={`Picture: ${where}`} height={HEIGHT} />
         </a>
       )}
-      <Box
-        component="figcaption"
-        sx={{ display: "flex", gap: 1, alignItems: "center", justifyContent: "space-between" }}
-      >
+      <figcaption>
         <span>{picture.refused ?? (picture.onDeviceOnly ? "here only" : "kept")}</span>
-        <ButtonBase
-          onClick={onAway}
-          aria-label={`Put away the picture of the ${where}`}
-          sx={{ minHeight: 32, textDecoration: "underline" }}
-        >
+        <Button variant="quiet" onClick={onAway} aria-label={`put away the picture of the ${where}`}>
           put away
-        </ButtonBase>
-      </Box>
-    </Box>
+        </Button>
+      </figcaption>
+    </figure>
   );
 }

@@ -1,57 +1,54 @@
 /** Where it stood: from the device, from the simulated walk, or left out. It never leaves this record by itself. */
 import type { Change, Find } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
+import Button from "@mui/material/Button";
 import { useState } from "react";
-import { PlainButton } from "../card/plain-button.tsx";
 import { devicePosition, type Position, positionChanges, simulatedPosition } from "../device/surroundings.ts";
-import { tone } from "../theme/tokens.ts";
+import { ChooseRegion } from "../layout/choose-region.tsx";
+import { useSession } from "../session/session-context.tsx";
 
-interface PlaceBlockProps {
-  readonly find: Find;
-  readonly onChange: (change: Change) => void;
+/** The place in words: where, how exactly, how high. */
+function placeWords({ lat, lon, accuracyM, elevationM }: NonNullable<Find["place"]>): string | undefined {
+  if (lat === undefined || lon === undefined) return undefined;
+  const parts = [
+    `${lat.toFixed(4)}, ${lon.toFixed(4)}`,
+    accuracyM === undefined ? undefined : `within ${accuracyM} m`,
+    elevationM === undefined ? undefined : `${elevationM} m up`,
+  ];
+  return parts.filter((part) => part !== undefined).join(" · ");
 }
 
-export function PlaceBlock({ find, onChange }: PlaceBlockProps) {
+export function PlaceBlock({ find }: { readonly find: Find }) {
+  const { changeTogether } = useSession();
   const [said, setSaid] = useState<string>();
-  const { lat, lon, accuracyM, elevationM } = find.place ?? {};
+  const set = (changes: readonly Change[]) => changeTogether(changes);
   const take = async (position: Promise<Position | string>) => {
     setSaid("Asking.");
     const found = await position;
     if (typeof found === "string") return setSaid(found);
     setSaid(undefined);
-    for (const change of positionChanges(found)) onChange(change);
+    set(positionChanges(found));
   };
+  const words = placeWords(find.place ?? {});
   return (
-    <Box component="section" aria-labelledby="place" data-testid="place" sx={{ pb: 2.75 }}>
-      <Typography id="place" variant="h3" component="h3">
-        The place
-      </Typography>
-      <Box role="status" sx={{ color: tone.inkSoft, fontSize: "0.9375rem", pb: 1 }}>
-        {said ??
-          (lat === undefined || lon === undefined
-            ? "Not recorded. It may be left out."
-            : [
-                `${lat.toFixed(4)}, ${lon.toFixed(4)}`,
-                accuracyM === undefined ? undefined : `within ${accuracyM} m`,
-                elevationM === undefined ? undefined : `${elevationM} m up`,
-              ]
-                .filter((part) => part !== undefined)
-                .join(" · "))}
-      </Box>
-      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
-        <PlainButton onClick={() => void take(devicePosition())}>Where I stand</PlainButton>
-        <PlainButton onClick={() => void take(simulatedPosition(new Date()))}>A simulated walk</PlainButton>
-        {lat !== undefined && (
-          <PlainButton
-            onClick={() => {
-              for (const change of positionChanges(undefined)) onChange(change);
-            }}
-          >
-            Leave it out
-          </PlainButton>
-        )}
-      </Box>
-    </Box>
+    <section aria-label="The place" data-testid="place" className="block">
+      <div className="block-title">
+        <h2>The place</h2>
+      </div>
+      <div role="status" className="section-about">
+        {said ?? words ?? "Not recorded. It may be left out."}
+      </div>
+      <div className="actions below">
+        <ChooseRegion
+          region={find.place?.region}
+          none="part of the world not told"
+          onChoose={(region) => set([{ kind: "set-place", field: "region", value: region ?? null }])}
+        />
+      </div>
+      <div className="actions">
+        <Button onClick={() => void take(devicePosition())}>Where I stand</Button>
+        <Button onClick={() => void take(simulatedPosition(new Date()))}>A simulated walk</Button>
+        {words !== undefined && <Button onClick={() => set(positionChanges(undefined))}>Leave it out</Button>}
+      </div>
+    </section>
   );
 }

@@ -1,8 +1,8 @@
 /** What both layouts of Find are given. */
 import type { Answer, Body, Change, Find } from "@jittery-cap/core";
+import type { Station } from "../specimen/stations.ts";
+import type { Stopwatch } from "../specimen/stopwatch.ts";
 import type { StationOrder } from "./station-order.ts";
-import type { Station } from "./stations.ts";
-import type { Stopwatch } from "./stopwatch.ts";
 
 export interface ShownFind {
   readonly find: Find;

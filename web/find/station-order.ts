@@ -1,6 +1,6 @@
 /** What a station asks first: what still matters for the answer; the rest folds behind "also". */
 import type { CharacterId } from "@jittery-cap/core";
-import type { Question, Station } from "./stations.ts";
+import type { Question, Station } from "../specimen/stations.ts";
 
 /** The questions of a station as they are shown. */
 export interface StationOrder {

@@ -8,25 +8,25 @@ import {
   type MaskUse,
   wordList,
 } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
-import Typography from "@mui/material/Typography";
-import { useFind } from "../state/find-state.ts";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { CharacterBlock } from "../specimen/character-block.tsx";
+import { useObserver } from "../specimen/observer.ts";
+import { entryOf } from "../specimen/observing.ts";
+import { itemOf, type Question, type Station } from "../specimen/stations.ts";
+import { ToldQuestion } from "../specimen/told-questions.tsx";
 import { AgainstNote } from "./against-note.tsx";
-import { CharacterBlock } from "./character-block.tsx";
-import { entryOf } from "./observing.ts";
+import { GuideNote } from "./guide-note.tsx";
 import { PictureStrip } from "./picture-strip.tsx";
 import { QuestionChips } from "./question-chips.tsx";
 import type { ShownFind } from "./shown-find.ts";
 import { StationExtras } from "./station-extras.tsx";
-import { itemOf, type Question, type Station } from "./stations.ts";
-import { ToldQuestion } from "./told-questions.tsx";
 import { TwoKinds } from "./two-kinds.tsx";
 
 interface StationPanelProps extends ShownFind {
   /** One question at a time, with chips to the others. */
   readonly single: boolean;
+  /** Whether several states are told of the question on the screen, and how to turn that; left out on a desk. */
+  readonly isSeveral?: boolean;
+  readonly onSeveral?: () => void;
 }
 
 /** The dangers that turn on any character of a station. */
@@ -57,9 +57,9 @@ const MORE_WORDS = ["Five", "Six", "Seven", "Eight", "Nine", "Ten"];
 const countWords = (count: number): string =>
   COUNT_WORDS[count] ?? `${MORE_WORDS[count - COUNT_WORDS.length] ?? count} dangers turn`;
 
-export function StationPanel({ single, ...shown }: StationPanelProps) {
+export function StationPanel({ single, isSeveral, onSeveral, ...shown }: StationPanelProps) {
   const { station, find, body, answer, active, order, alsoOpen, onAlso, onActivate, onChange } = shown;
-  const observer = useFind((state) => state.observer);
+  const observer = useObserver();
   const stakes = stakesOf(station, answer);
   const asked = alsoOpen ? [...order.first, ...order.also] : order.first;
   const drawn = single ? asked.filter((question) => itemOf(question) === active) : asked;
@@ -67,21 +67,18 @@ export function StationPanel({ single, ...shown }: StationPanelProps) {
   const done = (question: Question) =>
     question.kind === "character" && entryOf(body, question.character, observer) !== undefined;
   return (
-    <Box data-station={station.id}>
-      <Box sx={{ pb: single ? 1 : 2.25 }}>
-        <Typography variant="h2" component="h1" tabIndex={-1} sx={{ fontSize: { xs: "1.375rem", md: "1.625rem" } }}>
-          {station.title(body.id)}
-        </Typography>
-        <Typography sx={{ color: tone.inkSoft, pt: 0.5, display: { xs: single ? "none" : "block", md: "block" } }}>
-          {station.how} {stakes.length > 0 && <b style={{ color: tone.ink }}>{countWords(stakes.length)} on this.</b>}
-        </Typography>
-      </Box>
+    <div data-station={station.id}>
+      <div className="station-head">
+        <h1 tabIndex={-1}>{station.title(body.id)}</h1>
+        <p>
+          {station.how} {stakes.length > 0 && <b>{countWords(stakes.length)} on this.</b>}
+        </p>
+      </div>
+      <GuideNote find={find} />
       <AgainstNote />
       {station.id === "bodies" && <TwoKinds find={find} />}
       {single && <QuestionChips questions={asked} active={active} isDone={done} onChoose={onActivate} />}
-      {drawn.length === 0 && asked.length === 0 && (
-        <Typography sx={{ pb: 2 }}>Nothing at this station tells the two apart.</Typography>
-      )}
+      {drawn.length === 0 && asked.length === 0 && <p>Nothing at this station tells the two apart.</p>}
       {drawn.map((question) =>
         question.kind === "character" ? (
           <CharacterBlock
@@ -94,6 +91,8 @@ export function StationPanel({ single, ...shown }: StationPanelProps) {
             masks={definitionOf(question.character).of === "site" ? [] : masksOn(answer, body.id, question.character)}
             onActivate={() => onActivate(question.character)}
             onChange={onChange}
+            isSeveral={isSeveral}
+            onSeveral={onSeveral}
           />
         ) : (
           <ToldQuestion
@@ -107,29 +106,13 @@ export function StationPanel({ single, ...shown }: StationPanelProps) {
         ),
       )}
       {order.also.length > 0 && (
-        <ButtonBase
-          aria-expanded={alsoOpen}
-          onClick={onAlso}
-          data-testid="also"
-          sx={{
-            display: "block",
-            width: "100%",
-            minHeight: TOUCH,
-            mb: 2,
-            textAlign: "left",
-            borderTop: `1px solid ${tone.boneLine}`,
-            color: tone.inkSoft,
-            fontSize: "1rem",
-            "&:hover": { color: tone.ink },
-          }}
-        >
-          <b style={{ color: tone.ink }}>{alsoOpen ? "Fold away" : "Also"}</b>{" "}
-          {wordList(order.also.map(plainName), "and")}
-        </ButtonBase>
+        <button type="button" aria-expanded={alsoOpen} onClick={onAlso} data-testid="also" className="also">
+          <b>{alsoOpen ? "Fold away" : "Also"}</b> {wordList(order.also.map(plainName), "and")}
+        </button>
       )}
       <StationExtras {...shown} />
       <PictureStrip findId={find.id} body={body.id} station={station.id} />
-    </Box>
+    </div>
   );
 }
 

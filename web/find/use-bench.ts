@@ -1,10 +1,10 @@
-/** What the person at the bench is at: station, body, question; and what each key does there. */
+/** The bench: what each key, touch and test does where the person is. */
 import {
   bodyLike,
   type Change,
   type CharacterId,
   definitionOf,
-  isCharacterId,
+  type Find,
   nextBodyId,
   type PlannedTest,
   sameAsModel,
@@ -12,18 +12,20 @@ import {
   touchesOf,
 } from "@jittery-cap/core";
 import { useCallback, useState } from "react";
-import { useNavigate, useParams } from "react-router";
-import { useShallow } from "zustand/react/shallow";
-import { useFind } from "../state/find-state.ts";
-import { CANNOT_TELL, chooseState, couldNot, REASONS, turnSureness } from "./observing.ts";
-import { characterOfTest, itemOf, type Question, STATIONS, stationOf, stationOfCharacter } from "./stations.ts";
-import { useStopwatch } from "./stopwatch.ts";
+import { useNavigate } from "react-router";
+import { findPath } from "../addresses.ts";
+import { useFind, useSession } from "../session/session-context.tsx";
+import { blockId } from "../specimen/block-id.ts";
+import { useObserver } from "../specimen/observer.ts";
+import { CANNOT_TELL, chooseState, couldNot, REASONS, turnSureness } from "../specimen/observing.ts";
+import { placeOfTest } from "../specimen/place-of-test.ts";
+import { stationOfItem } from "../specimen/stations.ts";
+import { useStopwatch } from "../specimen/stopwatch.ts";
+import { questionOf } from "./going-on.ts";
 import type { KeyAction } from "./use-keys.ts";
-import { useStationOrder } from "./use-station-order.ts";
+import { usePlace } from "./use-place.ts";
 
-/** The block of a question on the screen. */
-export const blockId = (item: string): string => `block-${item}`;
-
+/** Touches the nth answer of a told question, or goes into its field. */
 function clickNth(item: string, index: number): void {
   const block = document.getElementById(blockId(item));
   const choice = block?.querySelectorAll<HTMLElement>("[data-state], input")[index];
@@ -31,73 +33,45 @@ function clickNth(item: string, index: number): void {
   else choice?.click();
 }
 
-export function useBench() {
-  const { id = "", station: word } = useParams();
+export function useBench(find: Find) {
+  const { id } = find;
   const navigate = useNavigate();
-  const { find, answer, against, observer, change, changeTogether, undo, redo, checkAgainst } = useFind(
-    useShallow(({ find, answer, against, observer, change, changeTogether, undo, redo, checkAgainst }) => ({
-      find,
-      answer,
-      against,
-      observer,
-      change,
-      changeTogether,
-      undo,
-      redo,
-      checkAgainst,
-    })),
-  );
-  const station = stationOf(word);
-  const [bodyId, setBodyId] = useState("A");
-  const [active, setActive] = useState<string>();
-  const [alsoOpen, setAlsoOpen] = useState(false);
+  const { change, changeTogether, undo, redo, checkAgainst, store } = useSession();
+  const answer = useFind((state) => state.answer);
+  const against = useFind((state) => state.against);
+  const observer = useObserver();
   const [help, setHelp] = useState(false);
   const stopwatch = useStopwatch();
-
-  const body = find?.bodies.find((one) => one.id === bodyId) ?? find?.bodies[0];
-  const order = useStationOrder(station, find, body, answer, against?.characters);
-  const shown: readonly Question[] = alsoOpen ? [...order.first, ...order.also] : order.first;
-  const items = shown.map(itemOf);
-  const current = active !== undefined && items.includes(active) ? active : items[0];
-  const character: CharacterId | undefined = current !== undefined && isCharacterId(current) ? current : undefined;
-
-  const goTo = useCallback(
-    (item: string, stationId: string = station.id) => {
-      setActive(item);
-      setAlsoOpen(true);
-      navigate(`/find/${id}/${stationId}`, { replace: true });
-      // the block is drawn with the next frame
-      requestAnimationFrame(() => document.getElementById(blockId(item))?.scrollIntoView({ block: "nearest" }));
-    },
-    [id, navigate, station.id],
-  );
+  const place = usePlace(find);
+  const { body, character, current, setBodyId, goTo } = place;
 
   const add = useCallback(
     (isLike: boolean) => {
-      if (find === undefined || body === undefined) return;
       const next = nextBodyId(find);
       change({ kind: "add-body", body: isLike ? bodyLike(body, next) : { id: next, lifted: "standing" } });
-      setBodyId(next);
-      navigate(`/find/${find.id}/bodies`, { replace: true });
+      // whether it goes along is asked first: one that is only looked at keeps nothing back
+      goTo({ station: "bodies", item: isLike ? "age" : "keep", body: next });
     },
-    [find, body, change, navigate],
+    [find, body, change, goTo],
   );
 
-  const addBody = useCallback(() => add(false), [add]);
-  const addLike = useCallback(() => add(true), [add]);
-
   const goToTest = (test: PlannedTest) => {
-    if (test.body !== undefined) setBodyId(test.body);
-    if (test.test === "tell-the-age") return goTo("age", "bodies");
-    if (test.test === "measure") return goTo("measures", "bodies");
-    if (test.test === "find-an-older-one") return add(false);
-    const looksAt = characterOfTest(test);
-    if (looksAt !== undefined) goTo(looksAt, stationOfCharacter(looksAt)?.id);
+    const to = placeOfTest(find, test);
+    if (to === undefined) add(false);
+    else goTo(to);
+  };
+
+  /** Takes the last touch back, and shows what it had answered. */
+  const undoHere = () => {
+    const [first] = store.getState().done.at(-1)?.changes ?? [];
+    const question = first === undefined ? undefined : questionOf(first);
+    const station = question === undefined ? undefined : stationOfItem(question.item)?.id;
+    undo();
+    if (question !== undefined && station !== undefined) goTo({ station, item: question.item, body: question.body });
   };
 
   /** Records the next open touch of the quick look as it is on a body that shows it. */
   const sameForNextTouch = () => {
-    if (find === undefined || body === undefined) return;
     const open = find.bodies
       .filter((model) => model.id !== body.id)
       .flatMap((model) => touchesOf(find, body, model))
@@ -106,52 +80,42 @@ export function useBench() {
     if (open !== undefined) changeTogether(sameAsModel(body, open));
   };
 
-  const moveStation = (by: 1 | -1) => {
-    const next = STATIONS[(STATIONS.indexOf(station) + by + STATIONS.length) % STATIONS.length];
-    if (next === undefined) return;
-    setActive(undefined);
-    setAlsoOpen(false);
-    navigate(`/find/${id}/${next.id}`, { replace: true });
+  const make = (made: Change | undefined) => {
+    if (made !== undefined) change(made);
+  };
+  /** A change of the character in question, where it is one of the body. */
+  const ofBody = (changeOf: (character: CharacterId) => Change | undefined) =>
+    make(character !== undefined && definitionOf(character).of === "body" ? changeOf(character) : undefined);
+
+  const answerWith = (index: number) => {
+    if (current === undefined) return;
+    if (character === undefined) return clickNth(current, index);
+    const state = definitionOf(character).states[index];
+    make(state === undefined ? undefined : chooseState(find, body, character, state, observer));
   };
 
   const onAction = (action: KeyAction): unknown => {
-    if (find === undefined || body === undefined) return undefined;
-    const make = (made: Change | undefined) => {
-      if (made !== undefined) change(made);
-    };
-    const isBodys = character !== undefined && definitionOf(character).of === "body";
     switch (action.kind) {
-      case "digit": {
-        if (current === undefined) return undefined;
-        if (character === undefined) return clickNth(current, action.index);
-        const state = definitionOf(character).states[action.index];
-        return make(state === undefined ? undefined : chooseState(find, body, character, state, observer));
-      }
-      case "move": {
-        const next = items[(current === undefined ? -1 : items.indexOf(current)) + action.by];
-        if (next === undefined) return moveStation(action.by);
-        setActive(next);
-        requestAnimationFrame(() => document.getElementById(blockId(next))?.scrollIntoView({ block: "nearest" }));
-        return undefined;
-      }
+      case "digit":
+        return answerWith(action.index);
+      case "move":
+        return place.move(action.by);
       case "station":
-        return moveStation(action.by);
+        return place.moveStation(action.by);
       case "none":
-        return make(
-          character !== undefined && definitionOf(character).states.includes("none")
-            ? chooseState(find, body, character, "none", observer)
-            : undefined,
-        );
+        return character !== undefined && definitionOf(character).states.includes("none")
+          ? make(chooseState(find, body, character, "none", observer))
+          : undefined;
       case "cannot-tell":
-        return make(isBodys ? couldNot(body, character, CANNOT_TELL, observer) : undefined);
+        return ofBody((asked) => couldNot(body, asked, CANNOT_TELL, observer));
       case "could-not":
-        return make(isBodys ? couldNot(body, character, REASONS[0] ?? CANNOT_TELL, observer) : undefined);
+        return ofBody((asked) => couldNot(body, asked, REASONS[0] ?? CANNOT_TELL, observer));
       case "unsure":
-        return make(isBodys ? turnSureness(body, character, observer) : undefined);
-      case "next-body": {
-        const place = find.bodies.findIndex((one) => one.id === body.id);
-        return setBodyId(find.bodies[(place + 1) % find.bodies.length]?.id ?? "A");
-      }
+        return ofBody((asked) => turnSureness(body, asked, observer));
+      case "next-body":
+        return setBodyId(
+          find.bodies[(find.bodies.findIndex((one) => one.id === body.id) + 1) % find.bodies.length]?.id ?? body.id,
+        );
       case "add-body":
         return add(false);
       case "add-like":
@@ -159,11 +123,11 @@ export function useBench() {
       case "same":
         return sameForNextTouch();
       case "also":
-        return setAlsoOpen(!alsoOpen);
+        return place.setAlsoOpen(!place.alsoOpen);
       case "stopwatch":
         return stopwatch.turn();
       case "hands-free":
-        return void navigate(`/find/${id}/run`);
+        return void navigate(findPath(id, "run"));
       case "against":
         return void checkAgainst(against === undefined ? answer?.dangers[0]?.sheet : undefined);
       case "undo":
@@ -176,20 +140,14 @@ export function useBench() {
   };
 
   return {
-    station,
-    body,
-    order,
-    alsoOpen,
-    current,
+    ...place,
     help,
     stopwatch,
     setHelp,
-    setBodyId,
-    setActive,
-    setAlsoOpen,
-    addBody,
-    addLike,
+    addBody: useCallback(() => add(false), [add]),
+    addLike: useCallback(() => add(true), [add]),
     goToTest,
+    undoHere,
     onAction,
   };
 }

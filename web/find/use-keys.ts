@@ -60,6 +60,24 @@ export function actionOf(key: string, code = "", row: 0 | 1 | 2 = 0): KeyAction 
   return row === 2 ? undefined : LETTERS[key];
 }
 
+/** What the desks of this world agree on: undo and redo with the command key of the platform. */
+export function withCommand({
+  ctrlKey,
+  metaKey,
+  shiftKey,
+  key,
+}: Pick<KeyboardEvent, "ctrlKey" | "metaKey" | "shiftKey" | "key">): KeyAction | undefined {
+  if (!ctrlKey && !metaKey) return undefined;
+  const letter = key.toLowerCase();
+  if (letter === "z") return { kind: shiftKey ? "redo" : "undo" };
+  return letter === "y" ? { kind: "redo" } : undefined;
+}
+
+const withoutCommand = (event: KeyboardEvent): KeyAction | undefined =>
+  event.ctrlKey || event.metaKey
+    ? undefined
+    : actionOf(event.key, event.code, event.altKey ? 2 : event.shiftKey ? 1 : 0);
+
 /** Listens to keys while a view is shown. */
 export function useKeys(onAction: (action: KeyAction) => void): void {
   useEffect(() => {
@@ -67,9 +85,8 @@ export function useKeys(onAction: (action: KeyAction) => void): void {
       const { target } = event;
       const typing = target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
       const inMenu = target instanceof HTMLElement && target.closest('[role="menu"], [role="dialog"]') !== null;
-      if (typing || inMenu || event.metaKey) return;
-      if (event.ctrlKey && event.key !== "z") return;
-      const action = actionOf(event.key, event.code, event.altKey ? 2 : event.shiftKey ? 1 : 0);
+      if (typing || inMenu) return;
+      const action = withCommand(event) ?? withoutCommand(event);
       if (action === undefined) return;
       event.preventDefault();
       onAction(action);

@@ -1,9 +1,9 @@
 /** The order of a station, held still while somebody works at it: nothing moves under a thumb. */
 import type { Answer, Body, Find } from "@jittery-cap/core";
 import { useRef } from "react";
-import { chosenStates, entryOf } from "./observing.ts";
+import { chosenStates, entryOf } from "../specimen/observing.ts";
+import type { Station } from "../specimen/stations.ts";
 import { orderOf, type StationOrder } from "./station-order.ts";
-import type { Station } from "./stations.ts";
 
 interface Held {
   readonly key: string;

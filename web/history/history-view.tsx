@@ -1,126 +1,137 @@
 /** The history of a find: who changed what, when, the latest first; what the server has not heard of stands on top. */
-import { changeWords, type Edit } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
+import { type Change, changeWords } from "@jittery-cap/core";
+import { ROUTES } from "@jittery-cap/core/api";
+import { type ArchiveChange, KINDS, type Touch, touchSchemaOf } from "@jittery-cap/core/documents";
+import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
-import { Link, useParams } from "react-router";
-import { DarkHalf } from "../card/dark-half.tsx";
-import { SplitCard } from "../card/split-card.tsx";
-import { StateOfView } from "../card/state-of-view.tsx";
-import { Trail } from "../card/trail.tsx";
-import { type HistoryLine, readHistory } from "../device/api.ts";
-import { touchesKept, waitingFor } from "../device/device.ts";
-import { useFind } from "../state/find-state.ts";
-import { tone } from "../theme/tokens.ts";
+import { Link } from "react-router";
+import { findPath } from "../addresses.ts";
+import { valueOrNothing } from "../api/client.ts";
+import { device } from "../documents/device.ts";
+import { touchesKept } from "../documents/under-way.ts";
+import { StandingDangers } from "../find/standing-dangers.tsx";
+import { SplitCard } from "../layout/split-card.tsx";
+import { Trail } from "../layout/trail.tsx";
+import { useOpenFind } from "../session/session-context.tsx";
 
 interface Line {
-  readonly edit: Edit;
+  readonly touch: Touch<Change>;
   readonly version: number | undefined;
 }
 
+const touchSchema = touchSchemaOf(KINDS.find);
+/** A touch that can be read; one that cannot is left out of its history, not taken for another. */
+const touchOf = (value: unknown): Touch<Change>[] => {
+  const parsed = touchSchema.safeParse(value);
+  return parsed.success ? [parsed.data] : [];
+};
+const PAGE = 100;
+
+/** Who changed what, latest first, a page behind a version; undefined where the server cannot be reached. */
+async function readPage(id: string, before: number | undefined) {
+  const reply = await valueOrNothing(ROUTES.readTouches, {
+    params: { id },
+    query: { limit: PAGE, ...(before === undefined ? {} : { before }) },
+  });
+  return reply === undefined
+    ? undefined
+    : {
+        more: reply.more,
+        lines: reply.touches.flatMap(({ touch, version }) => touchOf(touch).map((one) => ({ touch: one, version }))),
+      };
+}
+
+async function waitingTouches(id: string): Promise<Touch<Change>[]> {
+  await touchesKept();
+  return (await device.queue.where("documentId").equals(id).sortBy("order")).flatMap((one) => touchOf(one.touch));
+}
+
 export function HistoryView() {
-  const { id = "" } = useParams();
-  const { status, find, answer, answerState, lastMove, open } = useFind();
-  const [heard, setHeard] = useState<readonly HistoryLine[] | "unreachable">();
-  const [waiting, setWaiting] = useState<readonly Edit[]>([]);
-  useEffect(() => void open(id), [id, open]);
+  const find = useOpenFind();
+  const { id } = find;
+  const [heard, setHeard] = useState<Awaited<ReturnType<typeof readPage>> | "unreachable">();
+  const [waiting, setWaiting] = useState<readonly Touch<Change>[]>([]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a change of the record is a new line of its history
   useEffect(() => {
-    void readHistory(id).then((edits) => setHeard(edits ?? "unreachable"));
-    void touchesKept()
-      .then(() => waitingFor(id))
-      .then((edits) => setWaiting(edits.map((one) => one.edit)));
+    void readPage(id, undefined).then((page) => setHeard(page ?? "unreachable"));
+    void waitingTouches(id).then(setWaiting);
   }, [id, find]);
-  if (status !== "open" || find?.id !== id) return <StateOfView view="find" status={status} />;
-  const known = heard === undefined || heard === "unreachable" ? [] : heard;
+  const page = heard === undefined || heard === "unreachable" ? undefined : heard;
+  const known = page?.lines ?? [];
   const lines: Line[] = [
-    ...known.map(({ edit, version }) => ({ edit, version })),
     ...waiting
-      .filter((edit) => known.every((line) => line.edit.id !== edit.id))
-      .map((edit) => ({ edit, version: undefined })),
-  ].reverse();
+      .filter((touch) => known.every((line) => line.touch.id !== touch.id))
+      .map((touch) => ({ touch, version: undefined }))
+      .reverse(),
+    ...known,
+  ];
+  const earlier = async () => {
+    const next = await readPage(id, known.at(-1)?.version);
+    if (next !== undefined) setHeard({ more: next.more, lines: [...known, ...next.lines] });
+  };
   return (
     <SplitCard
-      darkShare={0.4}
       light={
         <>
-          <Trail view="find" findId={id} />
-          <Box sx={{ px: { xs: 2.5, md: 3.5 }, pt: 2.5, pb: 1.5, flex: "none" }}>
+          <Trail />
+          <div className="page flat">
             <Typography variant="h2" component="h1">
               History of {find.label ?? "this find"}
             </Typography>
-            <Typography sx={{ color: tone.inkSoft }}>
+            <Typography className="soft">
               {heard === "unreachable"
                 ? "The server cannot be reached; shown is what this device has not sent yet."
-                : `${lines.length} ${lines.length === 1 ? "change" : "changes"}, the latest first.`}{" "}
-              <Link to={`/find/${id}`} style={{ color: tone.ink }}>
-                Back to the find
-              </Link>
+                : `${page?.more === true ? "The latest " : ""}${lines.length} ${lines.length === 1 ? "change" : "changes"}, the latest first.`}{" "}
+              <Link to={findPath(id)}>Back to the find</Link>
             </Typography>
-          </Box>
-          <Box
-            component="ol"
-            aria-label="Changes, latest first"
-            sx={{
-              listStyle: "none",
-              m: 0,
-              p: 0,
-              flex: 1,
-              minHeight: 0,
-              overflowY: "auto",
-              borderTop: `1px solid ${tone.boneLine}`,
-            }}
-          >
+          </div>
+          <ol aria-label="Changes, latest first" className="lines scroll line">
             {lines.map((line) => (
-              <HistoryItem key={line.edit.id} line={line} all={lines} />
+              <HistoryItem key={line.touch.id} line={line} all={lines} />
             ))}
-            {lines.length === 0 && heard !== undefined && (
-              <Box component="li" sx={{ px: { xs: 2.5, md: 3.5 }, py: 2 }}>
-                Recorded in one piece; nothing was changed since.
-              </Box>
+            {page?.more === true && (
+              <li className="log-end">
+                <Button onClick={() => void earlier()}>Earlier changes</Button>
+              </li>
             )}
-          </Box>
+            {lines.length === 0 && heard !== undefined && (
+              <li className="log-end">Recorded in one piece; nothing was changed since.</li>
+            )}
+          </ol>
         </>
       }
-      dark={<DarkHalf answer={answer} state={answerState} lastMove={lastMove} />}
+      dark={<StandingDangers />}
     />
   );
 }
 
+const wordsOf = (change: Change | ArchiveChange): string =>
+  change.kind === "archive" ? "put away" : change.kind === "restore" ? "brought back" : changeWords(change);
+
 function HistoryItem({ line, all }: { line: Line; all: readonly Line[] }) {
-  const { edit, version } = line;
-  const isTakenBack = all.some((other) => other.edit.undoes === edit.id);
-  const kind = edit.undoes !== undefined ? "undone: " : edit.redoes !== undefined ? "done again: " : "";
-  const by = "by" in edit.change ? edit.change.by : undefined;
+  const { touch, version } = line;
+  const isTakenBack = all.some((other) => other.touch.undoes === touch.id);
+  const kind = touch.undoes !== undefined ? "undone: " : touch.redoes !== undefined ? "done again: " : "";
+  const by = touch.changes.flatMap((change) => ("by" in change && change.by !== undefined ? [change.by] : []))[0];
   return (
-    <Box
-      component="li"
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "1fr", md: "170px 1fr auto" },
-        columnGap: 2,
-        px: { xs: 2.5, md: 3.5 },
-        py: 1,
-        borderBottom: `1px solid ${tone.boneLine}`,
-        alignItems: "baseline",
-      }}
-    >
-      <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem" }}>
-        {new Date(edit.at).toLocaleString([], {
+    <li className="line history">
+      <time dateTime={touch.at} className="soft small">
+        {new Date(touch.at).toLocaleString([], {
           day: "numeric",
           month: "short",
           hour: "2-digit",
           minute: "2-digit",
           second: "2-digit",
         })}
-      </Box>
-      <Box sx={{ textDecoration: isTakenBack ? "line-through" : "none", fontWeight: 600 }}>
+      </time>
+      <span className={isTakenBack ? "history-back" : "strong"}>
         {kind}
-        {changeWords(edit.change)}
-      </Box>
-      <Box sx={{ color: tone.inkSoft, fontSize: "0.9375rem" }}>
+        {touch.changes.map(wordsOf).join("; ")}
+      </span>
+      <div className="soft small">
         {by ?? "the finder"} · {version === undefined ? "on this device only" : `version ${version}`}
-      </Box>
-    </Box>
+      </div>
+    </li>
   );
 }

@@ -1,69 +1,71 @@
-/** The dark half of the log: how many finds ended how, and what the program never does. */
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
-import { VERDICT_WORDS } from "../card/verdict-words.ts";
-import { tone } from "../theme/tokens.ts";
+/** The dark half of the log: what is open today, and what the program never does. */
+import { type Find, laidPrints } from "@jittery-cap/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import { Link } from "react-router";
+import { findPath } from "../addresses.ts";
+import { openFinds } from "../field-tests/open-finds.ts";
+import { stageWords } from "../field-tests/print-words.ts";
+import { useNow } from "../field-tests/use-now.ts";
 
-interface LogDarkProps {
-  /** Undefined while they are fetched: then nothing is counted. */
-  readonly lines: readonly { readonly verdict: "leave" | "hold" | "basket" | undefined }[] | undefined;
+/** A find this old that nobody decided is no matter of today any more, ms. */
+const FRESH_MS = 7 * 24 * 60 * 60 * 1000;
+const NAMED = 4;
+
+interface Open {
+  readonly key: string;
+  readonly to: string;
+  readonly what: string;
+  readonly about: string;
 }
 
-const COUNTED = ["hold", "leave", "basket", undefined] as const;
+/** Prints that wait to be read, then finds of the last days that nobody has decided. */
+export function openToday(finds: readonly Find[], now: Date): readonly Open[] {
+  const prints = finds
+    .flatMap((find) => laidPrints(find, now))
+    .filter((print) => print.stage !== "read")
+    .map((print) => ({
+      key: `${print.find} ${print.body}`,
+      to: findPath(print.find, "tests", "prints"),
+      what: `A print of ${print.label ?? "a find without a name"}`,
+      about: stageWords(print, now),
+    }));
+  const undecided = finds
+    .filter((find) => find.foundAt !== undefined && now.getTime() - Date.parse(find.foundAt) < FRESH_MS)
+    .filter((find) => find.bodies.every((body) => body.ending === undefined))
+    .map((find) => ({
+      key: find.id,
+      to: findPath(find.id, "decide"),
+      what: find.label ?? "A find without a name",
+      about: "not decided yet",
+    }));
+  return [...prints, ...undecided];
+}
 
-export function LogDark({ lines }: LogDarkProps) {
+export function LogDark({ isKnown }: { readonly isKnown: boolean }) {
+  const now = useNow();
+  const finds = useLiveQuery(openFinds);
+  const open = finds === undefined || !isKnown ? undefined : openToday(finds, now);
   return (
-    <Box
-      sx={{
-        p: { xs: 2.5, md: 3.25 },
-        display: "flex",
-        flexDirection: "column",
-        height: "100%",
-        minHeight: 0,
-      }}
-    >
-      <Typography variant="h2" component="h2" sx={{ pb: { xs: 0.5, md: 2 }, pt: { md: 7 } }}>
-        As they stand by today's sheets
-      </Typography>
-      <Box
-        component="dl"
-        sx={{
-          display: "grid",
-          gridTemplateColumns: { xs: "repeat(8, auto)", md: "auto 1fr" },
-          columnGap: { xs: 1.5, md: 2.5 },
-          rowGap: 1,
-          m: 0,
-          alignItems: "baseline",
-          justifyContent: "start",
-        }}
-      >
-        {COUNTED.filter((verdict) => verdict !== undefined || lines?.some((line) => line.verdict === undefined)).map(
-          (verdict) => (
-            <Box key={verdict ?? "unknown"} sx={{ display: "contents" }}>
-              <Box
-                component="dt"
-                sx={{
-                  fontSize: { xs: "1.5rem", md: "2.6rem" },
-                  fontWeight: 800,
-                  lineHeight: 1,
-                  textAlign: "right",
-                  gridColumn: { md: 1 },
-                }}
-              >
-                {lines === undefined ? "?" : lines.filter((line) => line.verdict === verdict).length}
-              </Box>
-              <Box component="dd" sx={{ m: 0, color: tone.onDarkSoft, fontSize: { md: "1.125rem" } }}>
-                {verdict === undefined ? "not known yet" : VERDICT_WORDS[verdict].toLowerCase()}
-              </Box>
-            </Box>
-          ),
-        )}
-      </Box>
-      <Typography sx={{ mt: "auto", pt: 2, color: tone.onDarkSoft, display: { xs: "none", md: "block" } }}>
+    <div className="dark-page scroll log-dark">
+      <h2 className="section-title large">Open today</h2>
+      {open === undefined && <p className="soft">Not known yet.</p>}
+      {open?.length === 0 && <p className="soft">No print lies under its cup, and no find of the last days waits.</p>}
+      <ul className="log-open">
+        {open?.slice(0, NAMED).map(({ key, to, what, about }) => (
+          <li key={key}>
+            <Link to={to}>
+              <b>{what}</b>
+              <span className="soft small">{about}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {open !== undefined && open.length > NAMED && <p className="soft">{open.length - NAMED} more.</p>}
+      <p className="soft above-3 log-dark-only-desk">
         This counts how many separate mistakes away each danger is. It never says that anything may be eaten. Show what
         you keep to somebody who knows it, with the specimen in hand; ask a poison centre at once when somebody is ill;
         the law of the place is yours to know.
-      </Typography>
-    </Box>
+      </p>
+    </div>
   );
 }

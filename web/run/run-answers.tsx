@@ -1,17 +1,15 @@
 /** After the run: what each step was done for, to be answered now that the hands are free. */
 import { CHARACTER_WORDS, type Find } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
+import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { DarkHalf } from "../card/dark-half.tsx";
-import { SplitCard } from "../card/split-card.tsx";
-import { Trail } from "../card/trail.tsx";
-import { CharacterBlock } from "../find/character-block.tsx";
-import { clockText } from "../find/stopwatch.ts";
-import { ToldQuestion } from "../find/told-questions.tsx";
-import { useFind } from "../state/find-state.ts";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { StandingDangers } from "../find/standing-dangers.tsx";
+import { SplitCard } from "../layout/split-card.tsx";
+import { Trail } from "../layout/trail.tsx";
+import { useSession } from "../session/session-context.tsx";
+import { CharacterBlock } from "../specimen/character-block.tsx";
+import { clockText } from "../specimen/stopwatch.ts";
+import { ToldQuestion } from "../specimen/told-questions.tsx";
 import type { RunStep } from "./run-steps.ts";
 
 interface RunAnswersProps {
@@ -22,33 +20,27 @@ interface RunAnswersProps {
 }
 
 export function RunAnswers({ find, steps, seconds, onDone }: RunAnswersProps) {
-  const { answer, answerState, lastMove, change } = useFind();
+  const { change } = useSession();
   const [active, setActive] = useState<string>();
   return (
     <SplitCard
-      darkShare={0.4}
       light={
         <>
-          <Trail view="find" findId={find.id} />
-          <Box
-            data-testid="run-answers"
-            sx={{ px: { xs: 2.5, md: 3.5 }, pt: 2.5, flex: 1, minHeight: 0, overflowY: "auto" }}
-          >
+          <Trail />
+          <div data-testid="run-answers" className="page scroll">
             <Typography variant="h2" component="h1">
               What did you see?
             </Typography>
-            <Typography sx={{ color: tone.inkSoft, pb: 2 }}>
-              What is left open stays open: it counts for nothing.
-            </Typography>
+            <Typography className="soft below-2">What is left open stays open: it counts for nothing.</Typography>
             {steps.map((step, index) => {
               const body = find.bodies.find((one) => one.id === step.body);
               if (body === undefined) return null;
               return (
-                <Box key={`${step.test} ${step.body}`} data-answers={step.test} sx={{ pb: 1.5 }}>
-                  <Box sx={{ color: tone.inkSoft, pb: 1 }}>
-                    <b style={{ color: tone.ink }}>{step.text}</b>
+                <div key={`${step.test} ${step.body}`} data-answers={step.test} className="below-2">
+                  <div className="soft below">
+                    <b className="ink">{step.text}</b>
                     {step.timed ? ` · ${clockText(seconds[index] ?? 0)} watched` : ""}
-                  </Box>
+                  </div>
                   {step.lifts && (
                     <ToldQuestion
                       question={{ kind: "body", field: "lifted" }}
@@ -71,19 +63,16 @@ export function RunAnswers({ find, steps, seconds, onDone }: RunAnswersProps) {
                       onChange={change}
                     />
                   ))}
-                </Box>
+                </div>
               );
             })}
-            <ButtonBase
-              onClick={onDone}
-              sx={{ minHeight: TOUCH + 8, px: 3, mb: 3, bgcolor: tone.ink, color: tone.bone, fontWeight: 750 }}
-            >
+            <Button variant="contained" size="large" onClick={onDone}>
               Back to the find
-            </ButtonBase>
-          </Box>
+            </Button>
+          </div>
         </>
       }
-      dark={<DarkHalf answer={answer} state={answerState} lastMove={lastMove} />}
+      dark={<StandingDangers />}
     />
   );
 }

@@ -1,15 +1,13 @@
 /** Which tests are run: the planned ones are chosen already, in their order; each can be left out. */
 import type { Find } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
+import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { DarkHalf } from "../card/dark-half.tsx";
-import { SplitCard } from "../card/split-card.tsx";
-import { Trail } from "../card/trail.tsx";
-import { Choice } from "../find/choice.tsx";
-import { useFind } from "../state/find-state.ts";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { StandingDangers } from "../find/standing-dangers.tsx";
+import { SplitCard } from "../layout/split-card.tsx";
+import { Trail } from "../layout/trail.tsx";
+import { useFind } from "../session/session-context.tsx";
+import { Choice } from "../specimen/choice.tsx";
 import { type RunStep, runnableTests, runSteps } from "./run-steps.ts";
 
 interface RunChoiceProps {
@@ -19,7 +17,7 @@ interface RunChoiceProps {
 }
 
 export function RunChoice({ find, onStart, onLeave }: RunChoiceProps) {
-  const { answer, answerState, lastMove } = useFind();
+  const answer = useFind((state) => state.answer);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const tests = runnableTests(answer);
   const keyOf = (test: (typeof tests)[number]) => `${test.test} ${test.body ?? ""}`;
@@ -27,15 +25,14 @@ export function RunChoice({ find, onStart, onLeave }: RunChoiceProps) {
   const steps = runSteps(chosen, find.bodies[0]?.id ?? "A");
   return (
     <SplitCard
-      darkShare={0.4}
       light={
         <>
-          <Trail view="find" findId={find.id} />
-          <Box sx={{ px: { xs: 2.5, md: 3.5 }, pt: 2.5, flex: 1, minHeight: 0, overflowY: "auto" }}>
+          <Trail />
+          <div className="page scroll">
             <Typography variant="h2" component="h1">
               Hands-free
             </Typography>
-            <Typography sx={{ color: tone.inkSoft, pb: 2 }}>
+            <Typography className="soft below-2">
               Each step is shown large and spoken. Any touch or key goes on. The clock sounds at ten seconds, a minute
               and five minutes. You answer when your hands are free.
             </Typography>
@@ -44,7 +41,7 @@ export function RunChoice({ find, onStart, onLeave }: RunChoiceProps) {
                 {answer === undefined ? "Working out what comes next." : "Nothing is left to do by hand just now."}
               </Typography>
             )}
-            <Box sx={{ display: "grid", gap: 1 }}>
+            <div className="stack">
               {tests.map((test) => (
                 <Choice
                   key={keyOf(test)}
@@ -61,31 +58,19 @@ export function RunChoice({ find, onStart, onLeave }: RunChoiceProps) {
                   }
                 />
               ))}
-            </Box>
-            <Box sx={{ display: "flex", gap: 1.5, py: 2.5 }}>
-              <ButtonBase
-                disabled={steps.length === 0}
-                onClick={() => onStart(steps)}
-                sx={{
-                  minHeight: TOUCH + 12,
-                  px: 3,
-                  bgcolor: tone.ink,
-                  color: tone.bone,
-                  fontSize: "1.125rem",
-                  fontWeight: 750,
-                  opacity: steps.length === 0 ? 0.5 : 1,
-                }}
-              >
+            </div>
+            <div className="actions around-2">
+              <Button variant="contained" disabled={steps.length === 0} onClick={() => onStart(steps)} size="large">
                 {`Begin, ${steps.length} ${steps.length === 1 ? "step" : "steps"}`}
-              </ButtonBase>
-              <ButtonBase onClick={onLeave} sx={{ minHeight: TOUCH + 12, px: 2, border: `1px solid ${tone.boneLine}` }}>
+              </Button>
+              <Button onClick={onLeave} size="large">
                 Back to the find
-              </ButtonBase>
-            </Box>
-          </Box>
+              </Button>
+            </div>
+          </div>
         </>
       }
-      dark={<DarkHalf answer={answer} state={answerState} lastMove={lastMove} />}
+      dark={<StandingDangers />}
     />
   );
 }

@@ -1,10 +1,8 @@
 /** One step at a time, as large as the screen; a touch anywhere goes on. */
-import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
+import Button from "@mui/material/Button";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { hush, keepAwake, speak } from "../device/sound.ts";
-import { clockText, nextMark, useStopwatch } from "../find/stopwatch.ts";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { clockText, nextMark, useStopwatch } from "../specimen/stopwatch.ts";
 import type { RunStep } from "./run-steps.ts";
 
 interface RunStageProps {
@@ -56,64 +54,36 @@ export function RunStage({ steps, onEnd }: RunStageProps) {
 
   const next = nextMark(seconds);
   return (
-    <Box
+    <div
       role="presentation"
       // pointer, not click: a wet thumb may slide
       onPointerUp={goOn}
       data-testid="run-stage"
       data-step={step?.test}
-      sx={{
-        display: "flex",
-        flexDirection: "column",
-        height: "100dvh",
-        p: { xs: 3, md: 6 },
-        userSelect: "none",
-        bgcolor: tone.moss,
-        color: tone.onDark,
-        cursor: "pointer",
-      }}
+      data-half="dark"
+      className="stage"
     >
-      <Box sx={{ display: "flex", justifyContent: "space-between", color: tone.onDarkSoft, fontSize: "1.25rem" }}>
+      <div className="stage-head">
         <span>
           Step {place + 1} of {steps.length}
           {step?.body === undefined ? "" : ` · body ${step.body}`}
         </span>
-        <ButtonBase
-          onPointerUp={(event) => event.stopPropagation()}
-          onClick={() => onEnd(took.current)}
-          sx={{ minHeight: TOUCH, px: 2, border: `1px solid ${tone.onDarkSoft}`, color: tone.onDark }}
-        >
+        <Button onPointerUp={(event) => event.stopPropagation()} onClick={() => onEnd(took.current)}>
           End here
-        </ButtonBase>
-      </Box>
-      <Box
-        component="h1"
-        aria-live="assertive"
-        sx={{
-          m: 0,
-          my: "auto",
-          fontSize: { xs: "3rem", md: "5.5rem" },
-          fontWeight: 800,
-          lineHeight: 1.05,
-          letterSpacing: "-0.02em",
-          textWrap: "balance",
-        }}
-      >
-        {step?.text}
-      </Box>
+        </Button>
+      </div>
+      <h1 aria-live="assertive">{step?.text}</h1>
       {step?.timed === true && (
-        <Box sx={{ display: "flex", alignItems: "baseline", gap: 3, pb: 3 }}>
-          <Box role="timer" sx={{ fontSize: { xs: "4rem", md: "6rem" }, fontWeight: 750, lineHeight: 1 }}>
-            {clockText(seconds)}
-          </Box>
-          <Box sx={{ color: tone.onDarkSoft, fontSize: "1.25rem" }}>
+        <div className="stage-clock">
+          <span role="timer">{clockText(seconds)}</span>
+          <div className="soft larger">
             {next === undefined ? "Five minutes are over." : `Look again at ${clockText(next)}.`}
-          </Box>
-        </Box>
+          </div>
+        </div>
       )}
-      <Box sx={{ color: tone.onDarkSoft, fontSize: "1.25rem" }}>
+      <div className="soft larger">
         Any touch or key goes on{steps[place + 1] === undefined ? " to the answers" : ""}.
-      </Box>
-    </Box>
+      </div>
+    </div>
   );
 }

@@ -1,6 +1,6 @@
 /** The steps of a hands-free run: what to do, what to say, and what it answers. */
 import type { Answer, Body, CharacterId, Find } from "@jittery-cap/core";
-import { characterOfTest, stationOfCharacter } from "../find/stations.ts";
+import { characterOfTest, stationOfCharacter } from "../specimen/stations.ts";
 
 /** One step of the run. */
 export interface RunStep {

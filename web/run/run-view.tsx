@@ -1,8 +1,8 @@
 /** Hands full: tests are chosen, then the next step is huge and spoken, any touch or key goes on; answers come at the end. */
-import { useEffect, useState } from "react";
-import { useNavigate, useParams } from "react-router";
-import { StateOfView } from "../card/state-of-view.tsx";
-import { useFind } from "../state/find-state.ts";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { findPath } from "../addresses.ts";
+import { useOpenFind } from "../session/session-context.tsx";
 import { RunAnswers } from "./run-answers.tsx";
 import { RunChoice } from "./run-choice.tsx";
 import { RunStage } from "./run-stage.tsx";
@@ -14,13 +14,10 @@ type Phase =
   | { readonly kind: "answer"; readonly steps: readonly RunStep[]; readonly seconds: readonly number[] };
 
 export function RunView() {
-  const { id = "" } = useParams();
   const navigate = useNavigate();
-  const { status, find, open } = useFind();
+  const find = useOpenFind();
   const [phase, setPhase] = useState<Phase>({ kind: "choose" });
-  useEffect(() => void open(id), [id, open]);
-  if (status !== "open" || find?.id !== id) return <StateOfView view="find" status={status} />;
-  const leave = () => void navigate(`/find/${id}`);
+  const leave = () => void navigate(findPath(find.id));
   switch (phase.kind) {
     case "choose":
       return <RunChoice find={find} onStart={(steps) => setPhase({ kind: "run", steps })} onLeave={leave} />;

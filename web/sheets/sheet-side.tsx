@@ -1,8 +1,7 @@
 /** The dark half of a sheet: what it passes for, where and when it grows, how large, what may be done with it. */
 import { REGIONS, type Sheet } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
 import { Link } from "react-router";
-import { TOUCH, tone } from "../theme/tokens.ts";
+import { comparePath, sheetPath } from "../addresses.ts";
 import type { OpenSheet, SheetLine } from "../worker/judge.worker.ts";
 import { basisOf } from "./sheet-words.ts";
 
@@ -23,14 +22,14 @@ export function SheetSide({ open }: { readonly open: OpenSheet }) {
       {lookalikes.length > 0 && (
         <Side title="What passes for it, and what tells them apart">
           {lookalikes.map((other) => (
-            <Beside key={other.id} sheet={sheet.id} other={other} />
+            <SheetLink key={other.id} to={comparePath(sheet.id, other.id)} line={other} />
           ))}
         </Side>
       )}
       {company.length > 0 && (
         <Side title="Found in its company" basis={basisOf(sheet, "company").words}>
           {company.map((other) => (
-            <DarkLine key={other.id} to={`/sheet/${other.id}`} line={other} />
+            <SheetLink key={other.id} to={sheetPath(other.id)} line={other} />
           ))}
         </Side>
       )}
@@ -55,7 +54,7 @@ export function SheetSide({ open }: { readonly open: OpenSheet }) {
       {sheet.masks.length > 0 && (
         <Side title="What hides it, beyond what hides every kind" basis={basisOf(sheet, "masks").words}>
           {sheet.masks.map((mask) => (
-            <Box key={mask.why}>{mask.why}.</Box>
+            <div key={mask.why}>{mask.why}.</div>
           ))}
         </Side>
       )}
@@ -69,10 +68,10 @@ export function SheetSide({ open }: { readonly open: OpenSheet }) {
         </Pair>
       </Side>
       <Side title="How much it stands for">
-        <Box>
+        <div>
           {sheet.genus.note} The shelf holds {sheet.genus.kindsKnown} of about {sheet.genus.kindsInGenus} kinds of{" "}
           {sheet.genus.name}.
-        </Box>
+        </div>
       </Side>
     </>
   );
@@ -84,89 +83,59 @@ function regionWords(region: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
-function Side({ title, basis, children }: { title: string; basis?: string; children: React.ReactNode }) {
+interface SideProps {
+  readonly title: string;
+  /** What it rests on. */
+  readonly basis?: string;
+  readonly children: React.ReactNode;
+}
+
+function Side({ title, basis, children }: SideProps) {
   return (
-    <Box component="section" sx={{ px: { xs: 2.5, md: 3 }, py: 1.75, borderTop: `1px solid ${tone.mossLine}` }}>
-      <Box component="h2" sx={{ m: 0, pb: 0.5, fontSize: "1rem", fontWeight: 700, display: "flex", gap: 2 }}>
-        <span style={{ flex: 1 }}>{title}</span>
-        {basis !== undefined && (
-          <span style={{ fontWeight: 450, color: tone.onDarkFaint, fontSize: "0.9375rem" }}>{basis}</span>
-        )}
-      </Box>
-      <Box sx={{ color: tone.onDarkSoft, lineHeight: 1.45 }}>{children}</Box>
-    </Box>
+    <section className="side">
+      <h2>
+        <span className="grow">{title}</span>
+        {basis !== undefined && <span className="plain faint small">{basis}</span>}
+      </h2>
+      <div className="soft">{children}</div>
+    </section>
   );
 }
 
-function Pair({ name, children }: { name: string; children: React.ReactNode }) {
+function Pair({ name, children }: { readonly name: string; readonly children: React.ReactNode }) {
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: "108px 1fr", columnGap: 1.5 }}>
-      <span style={{ color: tone.onDarkFaint }}>{name}</span>
+    <div className="pair">
+      <span className="faint">{name}</span>
       <span>{children}</span>
-    </Box>
+    </div>
   );
 }
 
-function Beside({ sheet, other }: { sheet: string; other: SheetLine }) {
-  return <DarkLine to={`/compare/${sheet}/${other.id}`} line={other} />;
-}
-
-function DarkLine({ to, line }: { to: string; line: SheetLine }) {
+function SheetLink({ to, line }: { readonly to: string; readonly line: SheetLine }) {
   return (
-    <Box
-      component={Link}
-      to={to}
-      sx={{
-        display: "flex",
-        alignItems: "center",
-        gap: 1.5,
-        minHeight: TOUCH - 8,
-        color: tone.onDark,
-        textUnderlineOffset: 4,
-        fontWeight: line.tier === "deadly" ? 750 : 500,
-      }}
-    >
-      <span style={{ flex: 1 }}>{line.common}</span>
-      <span style={{ color: line.tier === "deadly" ? tone.salmon : tone.onDarkSoft, fontWeight: 450 }}>
-        {line.tier}
-      </span>
-    </Box>
+    <Link to={to} data-tier={line.tier} className="side-line">
+      <span className="grow shelf-name">{line.common}</span>
+      <span className="soft plain shelf-tier">{line.tier}</span>
+    </Link>
   );
 }
 
-function Months({ sheet }: { sheet: Sheet }) {
+function Months({ sheet }: { readonly sheet: Sheet }) {
   return (
-    <Box component="table" sx={{ borderCollapse: "collapse", fontSize: "0.9375rem" }}>
+    <table className="months">
       <tbody>
         {REGIONS.filter((region) => sheet.months[region] !== undefined).map((region) => (
           <tr key={region}>
-            <Box component="th" scope="row" sx={{ fontWeight: 450, textAlign: "left", pr: 1.5, whiteSpace: "nowrap" }}>
-              {regionWords(region)}
-            </Box>
-            {MONTHS.map((month, index) => {
-              const fruits = sheet.months[region]?.includes(index + 1) === true;
-              return (
-                <Box
-                  component="td"
-                  // biome-ignore lint/suspicious/noArrayIndexKey: the twelve months have their places and nothing else
-                  key={index}
-                  sx={{
-                    width: 19,
-                    textAlign: "center",
-                    p: 0,
-                    color: fruits ? tone.moss : tone.onDarkFaint,
-                    bgcolor: fruits ? tone.onDarkSoft : "transparent",
-                    border: `1px solid ${tone.mossLine}`,
-                    fontWeight: fruits ? 700 : 400,
-                  }}
-                >
-                  {month}
-                </Box>
-              );
-            })}
+            <th scope="row">{regionWords(region)}</th>
+            {MONTHS.map((month, index) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: the twelve months have their places and nothing else
+              <td key={index} data-fruits={sheet.months[region]?.includes(index + 1) === true}>
+                {month}
+              </td>
+            ))}
           </tr>
         ))}
       </tbody>
-    </Box>
+    </table>
   );
 }

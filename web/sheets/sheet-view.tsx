@@ -1,13 +1,10 @@
 /** A sheet, to be read: what is known of one kind, with the basis of every statement. */
 import { type Sheet, wordList } from "@jittery-cap/core";
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { useParams } from "react-router";
-import { ScrollRegion } from "../card/scroll-region.tsx";
-import { SplitCard } from "../card/split-card.tsx";
-import { Trail } from "../card/trail.tsx";
-import { Drawing } from "../find/drawing.tsx";
-import { FONT, tone } from "../theme/tokens.ts";
+import { ScrollRegion } from "../layout/scroll-region.tsx";
+import { SplitCard } from "../layout/split-card.tsx";
+import { Trail } from "../layout/trail.tsx";
+import { Drawing } from "../specimen/drawing.tsx";
 import type { OpenSheet } from "../worker/judge.worker.ts";
 import { SheetCharacters } from "./sheet-characters.tsx";
 import { SheetSide } from "./sheet-side.tsx";
@@ -23,12 +20,11 @@ export function SheetView() {
   const { sheet } = open;
   return (
     <SplitCard
-      darkShare={0.8}
       darkFirst={false}
       light={
         <>
-          <Trail view="sheets" />
-          <ScrollRegion label="The sheet" sx={{ px: { xs: 2.5, md: 3.5 }, pt: 2.5, pb: 4 }}>
+          <Trail />
+          <ScrollRegion label="The sheet" className="page">
             <Heading open={open} />
             <Musts sheet={sheet} />
             <SheetCharacters sheet={sheet} />
@@ -37,27 +33,16 @@ export function SheetView() {
       }
       dark={
         <>
-          <Box
-            sx={{
-              minHeight: 55,
-              px: { xs: 2.5, md: 3 },
-              py: 1,
-              display: "flex",
-              flexDirection: "column",
-              justifyContent: "center",
-              flex: "none",
-              lineHeight: 1.3,
-            }}
-          >
+          <div className="sheet-tier">
             <b>
               {sheet.tier}
               {sheet.syndrome === undefined ? "" : `: ${sheet.syndrome}`}
             </b>
             {sheet.onsetHours !== undefined && (
-              <span style={{ color: tone.onDarkSoft }}>{hoursWords(sheet.onsetHours)} until somebody falls ill</span>
+              <span className="soft">{hoursWords(sheet.onsetHours)} until somebody falls ill</span>
             )}
-          </Box>
-          <ScrollRegion label="Beside it" sx={{ pb: 2 }}>
+          </div>
+          <ScrollRegion label="Beside it">
             <SheetSide open={open} />
           </ScrollRegion>
         </>
@@ -82,29 +67,27 @@ function Heading({ open: { sheet, figures } }: { open: OpenSheet }) {
   const { common, scientific, also, synonyms } = sheet.names;
   const [young, grown] = figures;
   return (
-    <Box sx={{ display: "flex", gap: 3, alignItems: "flex-end" }}>
-      <Box sx={{ flex: 1, minWidth: 0 }}>
-        <Typography variant="h1" component="h1" sx={{ fontSize: { xs: "2.1rem", md: "2.9rem" } }}>
-          {common.charAt(0).toUpperCase() + common.slice(1)}
-        </Typography>
-        <Box sx={{ fontFamily: FONT.name, fontStyle: "italic", fontSize: "1.25rem", pt: 0.75 }}>{scientific}</Box>
-        {also.length > 0 && <Box sx={{ color: tone.inkSoft, pt: 0.5 }}>also {wordList(also, "and")}</Box>}
+    <div className="sheet-heading">
+      <div className="grow">
+        <h1>{common.charAt(0).toUpperCase() + common.slice(1)}</h1>
+        <div className="scientific larger above">{scientific}</div>
+        {also.length > 0 && <div className="soft above">also {wordList(also, "and")}</div>}
         {synonyms.length > 0 && (
-          <Box sx={{ color: tone.inkSoft, lineHeight: 1.35 }}>
-            older names <span style={{ fontFamily: FONT.name, fontStyle: "italic" }}>{wordList(synonyms, "and")}</span>
-          </Box>
+          <div className="soft">
+            older names <span className="scientific">{wordList(synonyms, "and")}</span>
+          </div>
         )}
-        <Box sx={{ color: tone.inkSoft, pt: 0.5, fontSize: "0.9375rem" }}>
+        <div className="soft above small">
           Where nothing else is said, the statements are {basisOf(sheet, "default").words}.
-        </Box>
-      </Box>
+        </div>
+      </div>
       {[young, grown].map(
         (figure, index) =>
           figure !== undefined && (
-            <Box
+            <div
               // biome-ignore lint/suspicious/noArrayIndexKey: the young one stands before the grown one
               key={index}
-              sx={{ display: { xs: index === 0 ? "none" : "block", md: "block" }, flex: "none" }}
+              className={index === 0 ? "sheet-young" : undefined}
             >
               <Drawing
                 figure={figure}
@@ -114,33 +97,30 @@ function Heading({ open: { sheet, figures } }: { open: OpenSheet }) {
                 )}
                 label={index === 0 ? "a young body as the sheet tells it" : "a grown body as the sheet tells it"}
               />
-            </Box>
+            </div>
           ),
       )}
-    </Box>
+    </div>
   );
 }
 
 function Musts({ sheet }: { sheet: Sheet }) {
   return (
-    <Box component="section" sx={{ pt: 2.75 }}>
-      <Typography variant="h3" component="h2">
-        Has to be seen before it may be named{" "}
-        <span style={{ fontWeight: 450, color: tone.inkSoft, fontSize: "0.9375rem" }}>
-          {basisOf(sheet, "musts").words}
-        </span>
-      </Typography>
-      <Box component="ol" sx={{ m: 0, mt: 0.5, pl: 2.75, lineHeight: 1.5 }}>
+    <section className="above-3">
+      <h2 className="section-title">
+        Has to be seen before it may be named <span className="plain soft small">{basisOf(sheet, "musts").words}</span>
+      </h2>
+      <ol className="sheet-musts">
         {sheet.musts.map((must) => (
           <li key={must.says}>{must.says}</li>
         ))}
         {sheet.agesNeeded > 1 && <li>seen on bodies of {sheet.agesNeeded} different ages</li>}
-      </Box>
+      </ol>
       {sheet.everyBody.length > 0 && (
-        <Box sx={{ color: tone.inkSoft, pt: 0.5 }}>
+        <div className="soft above">
           {wordList(sheet.everyBody, "and").replaceAll("-", " ")}: on every single body that is kept.
-        </Box>
+        </div>
       )}
-    </Box>
+    </section>
   );
 }

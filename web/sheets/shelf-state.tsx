@@ -2,9 +2,8 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { Link } from "react-router";
-import { SplitCard } from "../card/split-card.tsx";
-import { Trail } from "../card/trail.tsx";
-import { tone } from "../theme/tokens.ts";
+import { SplitCard } from "../layout/split-card.tsx";
+import { Trail } from "../layout/trail.tsx";
 
 const WORDS = {
   asking: "Fetching the sheet",
@@ -15,23 +14,20 @@ const WORDS = {
 export function ShelfState({ state }: { readonly state: keyof typeof WORDS }) {
   return (
     <SplitCard
-      darkShare={0.8}
       darkFirst={false}
       light={
         <>
-          <Trail view="sheets" />
-          <Box sx={{ p: { xs: 2.5, md: 3.5 } }}>
+          <Trail />
+          <div className="page">
             <Typography variant="h2" component="h1">
               {WORDS[state]}
             </Typography>
             {state !== "asking" && (
-              <Typography sx={{ pt: 1 }}>
-                <Link to="/sheets" style={{ color: tone.ink }}>
-                  All sheets
-                </Link>
+              <Typography className="above">
+                <Link to="/sheets">All sheets</Link>
               </Typography>
             )}
-          </Box>
+          </div>
         </>
       }
       dark={<Box sx={{ minHeight: 55 }} />}

@@ -76,7 +76,7 @@ export const DRAWING = {
 } as const;
 
 export const FONT = {
-  text: '"Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", system-ui, sans-serif',
+  text: '"Plain Zero", "Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", system-ui, sans-serif',
   name: '"Source Serif 4", Georgia, serif',
 } as const;
 

@@ -3,6 +3,7 @@ import "../no-code-from-text.ts";
 import { sheets } from "virtual:sheets";
 import {
   type Answer,
+  type AnswerSummary,
   assess,
   carefulUnion,
   compareSheets,
@@ -23,11 +24,13 @@ import {
   type Reading,
   readColour,
   type Sheet,
+  summarise,
   typicalFind,
+  unpackSheets,
 } from "@jittery-cap/core";
 import { expose } from "comlink";
 
-const compiled = compileSheets(sheets);
+const compiled = compileSheets(unpackSheets(sheets));
 let search: ReturnType<typeof nameSearch> | undefined;
 
 /** @throws when the sheets that were shipped are not well formed; the screen then says hold */
@@ -82,6 +85,16 @@ const judge = {
   /** The answer to a find. */
   assess(find: Find): Answer {
     return assess(find, knowledge());
+  },
+
+  /** What is kept of the answer to a find: without a plan, and quicker for it. */
+  summarise(find: Find): AnswerSummary {
+    return summarise(find, knowledge());
+  },
+
+  /** The edition of the sheets that are judged by. */
+  edition(): string {
+    return knowledge().edition;
   },
 
   /** What would follow if one thing seen were wrong. */

@@ -1,0 +1,109 @@
+/** Every view at four widths: nothing reaches past the edge, nothing is cut, and in the field everything is as broad as a thumb. */
+import { expect } from "chai";
+import { type Application, startApplication } from "./application.ts";
+import { idOf, untilShown, VIEWS } from "./every-view.ts";
+
+const WIDTHS = [
+  [390, 844],
+  [768, 1024],
+  [1280, 800],
+  [1920, 1080],
+] as const;
+
+/** Views that are used with wet hands. */
+const IN_THE_FIELD = /\/record\/|\/tests\/|\/run$/;
+
+/** What is wrong with the page as it stands, each thing once. */
+const FAULTS = `(() => {
+  const faults = new Set();
+  const name = (one) => (one.getAttribute("aria-label") ?? one.textContent ?? "").trim().slice(0, 40) + " <" + one.tagName.toLowerCase() + "." + one.className.toString().split(" ")[0] + ">";
+  const sideways = document.documentElement.scrollWidth - window.innerWidth;
+  if (sideways > 0) faults.add("reaches " + sideways + " px past the edge");
+  for (const one of document.querySelectorAll("body *")) {
+    const box = one.getBoundingClientRect();
+    if (box.width === 0 || box.height === 0 || one.closest(".unseen") !== null) continue;
+    const style = getComputedStyle(one);
+    const hasText = [...one.childNodes].some((node) => node.nodeType === 3 && node.textContent.trim() !== "");
+    // a row that scrolls is no cut; three dots are, but for a list of names of which the first are shown
+    const isCut = hasText && /hidden|clip/.test(style.overflowX) && one.scrollWidth > one.clientWidth + 1;
+    if (isCut && !one.matches(".fold-names, .standing-move")) faults.add("cut: " + name(one));
+  }
+  const [verdict, count] = [".standing-verdict", ".standing-count > span"].map((one) => document.querySelector(one));
+  if (verdict !== null && count !== null) {
+    const words = document.createRange();
+    words.selectNodeContents(verdict);
+    const [a, b] = [words.getBoundingClientRect(), count.getBoundingClientRect()];
+    if (a.right > b.left && a.left < b.right && a.bottom > b.top && a.top < b.bottom) faults.add("the count lies over the answer");
+  }
+  for (const one of document.querySelectorAll(".log-line"))
+    if (one.scrollHeight > one.clientHeight + 1) faults.add("taller than its line: " + name(one));
+  return [...faults];
+})()`;
+
+/** What cannot be hit with a thumb, of what is on the screen. */
+const SMALL = `(() => {
+  const small = new Set();
+  for (const one of document.querySelectorAll("button, a[href], select, input:not([hidden]), [role=button], [role=tab]")) {
+    const box = one.getBoundingClientRect();
+    if (box.width === 0 || one.closest(".unseen, p, .lead-in") !== null) continue;
+    const target = one.closest(".MuiInputBase-root")?.getBoundingClientRect() ?? box;
+    if (Math.round(target.height) < 48 || Math.round(target.width) < 48)
+      small.add(Math.round(target.width) + " x " + Math.round(target.height) + ": " + (one.getAttribute("aria-label") ?? one.textContent ?? "").trim().slice(0, 40));
+  }
+  return [...small];
+})()`;
+
+describe("at every width", () => {
+  let application: Application;
+  before(async () => {
+    application = await startApplication("yes");
+  });
+  after(() => application.stop());
+
+  for (const [width, height] of WIDTHS)
+    it(`of ${width} px nothing is cut, reaches past the edge, or is too small for a thumb`, async () => {
+      const { page, context } = await application.open({ width, height });
+      const faults: string[] = [];
+      for (const [view, path] of VIEWS) {
+        await page.goto(application.address + path);
+        await untilShown(page, path);
+        for (const fault of await page.evaluate<string[]>(FAULTS)) faults.push(`${view}: ${fault}`);
+        if (width < 900 && IN_THE_FIELD.test(path))
+          for (const target of await page.evaluate<string[]>(SMALL)) faults.push(`${view}: small: ${target}`);
+      }
+      expect(faults).to.deep.equal([]);
+      await context.close();
+    });
+
+  it("on a phone nothing that can be touched moves when the answer does", async () => {
+    const { page, context } = await application.open({ width: 390, height: 844 });
+    await page.goto(`${application.address}/finds/${idOf("pale one")}/record/foot`);
+    await untilShown(page, "/finds/x");
+    // the chosen answer stays on the screen: going on by itself is another matter
+    await page.getByRole("button", { name: "More of this find" }).click();
+    await page.getByRole("menuitemcheckbox").click();
+    await page.locator('[data-chip="base"]').click();
+    const places = () =>
+      page.evaluate(() =>
+        [...document.querySelectorAll(".choice, .thumb button, .thumb a, .whole-foot a, .stations a, .next-note")].map(
+          (one) => {
+            const { x, y, width, height } = one.getBoundingClientRect();
+            return [one.textContent, x, y, width, one.classList.contains("next-note") ? 0 : height]
+              .map(String)
+              .join(" ")
+              .replace(/^Next.*?(?=\\d)/, "");
+          },
+        ),
+      );
+    await page.waitForTimeout(500);
+    const bars = (all: string[]) => all.filter((one) => !one.startsWith("Next"));
+    const before = bars(await places());
+    for (const state of ["bulb", "plain", "tapered"]) {
+      // touched where it stands: a test that scrolls would move it itself
+      await page.locator(`[data-character="base"] [data-state="${state}"]`).evaluate((one: HTMLElement) => one.click());
+      await page.waitForTimeout(600);
+      expect(bars(await places()), state).to.deep.equal(before);
+    }
+    await context.close();
+  });
+});

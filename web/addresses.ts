@@ -1,0 +1,56 @@
+/** Where everything is: the addresses of the views, by which they can be shared. */
+import type { Stop } from "./layout/stops.tsx";
+
+/** The pages of one find, in the order of the work. */
+export type FindPage = "record" | "tests" | "decide" | "history" | "run" | "rules";
+
+/** Those that stand in the second level; the run and the rules are reached from where they matter. */
+export const FIND_PAGES = [
+  { page: "record", name: "Record" },
+  { page: "tests", name: "Tests" },
+  { page: "decide", name: "Decide" },
+  { page: "history", name: "History" },
+] as const satisfies readonly { page: FindPage; name: string }[];
+
+/** The first level. A stop that has nothing yet is not here. */
+export const STOPS: readonly Stop[] = [
+  { to: "/finds", name: "Finds" },
+  { to: "/kitchen", name: "Kitchen" },
+];
+
+export const KITCHEN_PAGES: readonly Stop[] = [{ to: "/kitchen/basket", name: "Basket" }];
+
+export const EVERYWHERE: readonly Stop[] = [
+  { to: "/sheets", name: "Sheets" },
+  { to: "/prints", name: "All prints" },
+  { to: "/files", name: "Files" },
+  { to: "/words", name: "Words" },
+  { to: "/settings", name: "Settings" },
+];
+
+/** A page of a find. @param part a station of the record, or one of the tests */
+export const findPath = (id: string, page: FindPage = "record", part?: string): string =>
+  `/finds/${id}/${page}${part === undefined ? "" : `/${part}`}`;
+
+export const sheetPath = (sheet: string): string => `/sheets/${sheet}`;
+
+/** Two sheets side by side. */
+export const comparePath = (one: string, other: string): string => `/sheets/${one}/beside/${other}`;
+
+/** What an address of before leads to now: links that were kept or sent go on leading where they led. */
+export const MOVED: readonly (readonly [string, (params: Readonly<Record<string, string | undefined>>) => string])[] = [
+  ["/log", () => "/finds"],
+  ["/basket", () => "/kitchen/basket"],
+  ["/exchange", () => "/files"],
+  ["/tests", () => "/prints"],
+  ["/find/:id", ({ id = "" }) => findPath(id)],
+  ["/find/:id/history", ({ id = "" }) => findPath(id, "history")],
+  ["/find/:id/run", ({ id = "" }) => findPath(id, "run")],
+  ["/find/:id/:part", ({ id = "", part }) => findPath(id, "record", part)],
+  ["/tests/:id", ({ id = "" }) => findPath(id, "tests")],
+  ["/tests/:id/:part", ({ id = "", part }) => findPath(id, "tests", part)],
+  ["/decide/:id", ({ id = "" }) => findPath(id, "decide")],
+  ["/rules/:id", ({ id = "" }) => findPath(id, "rules")],
+  ["/sheet/:one", ({ one = "" }) => sheetPath(one)],
+  ["/compare/:one/:other", ({ one = "", other = "" }) => comparePath(one, other)],
+];

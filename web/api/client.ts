@@ -1,0 +1,82 @@
+/** The one client of the server, made from the contract. What comes back is parsed before anything believes it. */
+import { type Problem, pathOf, problemSchema, type ReplyOf, type Route } from "@jittery-cap/core/api";
+import { z } from "zod";
+import { reportError } from "../device/report-error.ts";
+
+/** What came of a request. */
+export type Outcome<Value> =
+  | { readonly kind: "ok"; readonly value: Value }
+  /** The server said why not, and would say so again. */
+  | { readonly kind: "refused"; readonly problem: Problem }
+  /** Nobody answered, or the server could not just now: asked again, it may. */
+  | { readonly kind: "unreachable"; readonly text: string };
+
+/** What a request carries, as the route's own schemas take it. */
+export interface Carried<Of extends Route> {
+  readonly params?: z.input<Of["params"]>;
+  readonly query?: z.input<Of["query"]>;
+  readonly body?: Of["body"] extends z.ZodType ? z.input<Of["body"]> : undefined;
+  /** A file that is sent instead of JSON. */
+  readonly file?: Blob;
+}
+
+const AWAY = "The server cannot be reached.";
+const wordsSchema = z.record(z.string(), z.union([z.string(), z.number(), z.boolean()]).optional());
+
+/** Where a request of a route goes. */
+export function addressOf<Of extends Route>(route: Of, carried: Pick<Carried<Of>, "params" | "query"> = {}): string {
+  const params = z.record(z.string(), z.string()).parse(carried.params ?? {});
+  const query = new URLSearchParams(
+    Object.entries(wordsSchema.parse(carried.query ?? {})).flatMap(([name, value]) =>
+      value === undefined ? [] : [[name, String(value)]],
+    ),
+  );
+  return `${pathOf(route.path, params)}${query.size === 0 ? "" : `?${query}`}`;
+}
+
+/** Asks the server. Never rejects; a reply that is not what the contract says is reported and taken for none. */
+export async function ask<Of extends Route>(route: Of, carried: Carried<Of> = {}): Promise<Outcome<ReplyOf<Of>>> {
+  let response: Response;
+  try {
+    response = await fetch(addressOf(route, carried), { method: route.method.toUpperCase(), ...contentOf(carried) });
+  } catch {
+    return { kind: "unreachable", text: AWAY };
+  }
+  const content: unknown = await response.json().catch(() => undefined);
+  if (response.ok) return replyOf(route, content);
+  const problem = problemSchema.safeParse(content);
+  if (response.status >= 500) return { kind: "unreachable", text: problem.success ? problem.data.detail : AWAY };
+  return {
+    kind: "refused",
+    problem: problem.success
+      ? problem.data
+      : { type: "about:blank", title: "Refused", status: response.status, detail: `status ${response.status}` },
+  };
+}
+
+function replyOf<Of extends Route>({ path, reply }: Of, content: unknown): Outcome<ReplyOf<Of>> {
+  const schema = reply instanceof z.ZodType ? reply : z.unknown();
+  const parsed = schema.safeParse(content);
+  // the reply's own schema has looked it through
+  if (parsed.success) return { kind: "ok", value: parsed.data as ReplyOf<Of> };
+  reportError(
+    "reply",
+    new Error(`${path} answered what the contract does not say: ${parsed.error.issues[0]?.message}`),
+  );
+  return { kind: "unreachable", text: "The server was not understood." };
+}
+
+function contentOf({ body, file }: { readonly body?: unknown; readonly file?: Blob }): RequestInit {
+  if (file !== undefined)
+    return { body: file, headers: { "content-type": file.type === "" ? "application/octet-stream" : file.type } };
+  return body === undefined ? {} : { body: JSON.stringify(body), headers: { "content-type": "application/json" } };
+}
+
+/** What was answered, or undefined where nobody did or it was refused. */
+export async function valueOrNothing<Of extends Route>(
+  route: Of,
+  carried: Carried<Of> = {},
+): Promise<ReplyOf<Of> | undefined> {
+  const outcome = await ask(route, carried);
+  return outcome.kind === "ok" ? outcome.value : undefined;
+}

@@ -1,0 +1,39 @@
+/** What has to happen before anything is cooked, and how the kinds that it may be are handled. */
+import { type Answer, CONDITION_WORDS } from "@jittery-cap/core";
+import { Section } from "../layout/section.tsx";
+
+interface ConditionsProps {
+  readonly answer: Answer;
+  /** Codes of the conditions that are met. */
+  readonly met: ReadonlySet<string>;
+}
+
+/** How what may be kept is handled, in words; kinds that are handled alike are told together. */
+function handlingWords(answer: Answer): ReadonlyMap<string, readonly string[]> {
+  const told = new Map<string, string[]>();
+  for (const { name, parts, cooking, warnings } of answer.handling ?? []) {
+    const words = `${parts}; ${cooking}. ${warnings.join(" ")}`.trim();
+    told.set(words, [...(told.get(words) ?? []), name]);
+  }
+  return told;
+}
+
+export function Conditions({ answer, met }: ConditionsProps) {
+  if (answer.conditions === undefined) return null;
+  return (
+    <Section title="Before anything is cooked">
+      <ol className="conditions">
+        {answer.conditions.map((code) => (
+          <li key={code} data-condition={code} data-met={met.has(code)}>
+            {CONDITION_WORDS[code]} {met.has(code) && <b>Done.</b>}
+          </li>
+        ))}
+      </ol>
+      {[...handlingWords(answer)].map(([words, names]) => (
+        <p key={words} data-handling className="measure">
+          <b>If it is the {names.join(" or the ")}:</b> {words}
+        </p>
+      ))}
+    </Section>
+  );
+}

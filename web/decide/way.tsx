@@ -1,0 +1,48 @@
+/** The shortest way to an answer: each test leads to the question that it opens. What cannot be settled is said. */
+import type { Answer, Find } from "@jittery-cap/core";
+import { Link } from "react-router";
+import { Section } from "../layout/section.tsx";
+import { testPath } from "../specimen/place-of-test.ts";
+
+/** So many dangers that no test settles are told one by one; the board shows them all. */
+const SETTLED_NOT = 3;
+
+const timeWords = (minutes: number, hours: number) => `${minutes} min${hours > 0 ? `, then ${hours} h` : ""}`;
+
+export function Way({ answer, find }: { readonly answer: Answer; readonly find: Find }) {
+  const { tests, minutes, waitHours, cannotSettle, further, nothingHelps } = answer.next;
+  if (tests.length + cannotSettle.length + further.length === 0 && nothingHelps === undefined) return null;
+  return (
+    <Section
+      title={
+        tests.length === 0
+          ? "What cannot be settled here"
+          : `The shortest way to an answer: ${timeWords(minutes, waitHours)}`
+      }
+    >
+      <ol aria-label="Next tests" className="lines">
+        {tests.map((test, index) => (
+          <li key={`${test.test}-${test.body ?? ""}`} data-test={test.test} className="line">
+            <Link to={testPath(find, test)} className="way-test">
+              <b>{index + 1}</b>
+              <span className="grow">{test.text}</span>
+              <span className="soft small one-line">{timeWords(test.minutes, test.waitHours)}</span>
+            </Link>
+          </li>
+        ))}
+      </ol>
+      {nothingHelps !== undefined && <p data-nothing-helps>{nothingHelps}</p>}
+      {further.map((one) => (
+        <p key={one.text}>{one.text}</p>
+      ))}
+      {cannotSettle.slice(0, SETTLED_NOT).map((one) => (
+        <p key={one.sheet + one.body} className="soft">
+          {one.why.charAt(0).toUpperCase() + one.why.slice(1)}.
+        </p>
+      ))}
+      {cannotSettle.length > SETTLED_NOT && (
+        <p className="soft">{cannotSettle.length - SETTLED_NOT} more stand likewise: they are on the board.</p>
+      )}
+    </Section>
+  );
+}

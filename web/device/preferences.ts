@@ -1,0 +1,38 @@
+/** How this device is used: what a person has set for it, and what holds nowhere else. */
+import { REGIONS, WEIGHT_UNITS } from "@jittery-cap/core";
+import { z } from "zod";
+import { create } from "zustand";
+import { persist } from "zustand/middleware";
+
+const preferencesSchema = z.object({
+  /** The unit in which weights are shown and typed. */
+  weightUnit: z.enum(WEIGHT_UNITS).catch("g"),
+  /** Whether an answer by thumb goes on to the next question that matters. */
+  goesOn: z.boolean().catch(true),
+  /** Whether marks of the clock sound, and steps of a run are spoken. */
+  sounds: z.boolean().catch(true),
+  speaks: z.boolean().catch(true),
+  /** The part of the world in which a new find stands; null where that is told find by find. */
+  region: z.enum(REGIONS).nullable().catch(null),
+  /** Numbers to ring when somebody is ill, in the person's own words. */
+  emergency: z.string().max(400).catch(""),
+  /** Whether the first find was led through, or somebody did not want that. */
+  wasLed: z.boolean().catch(false),
+  /** The find that is led through just now. */
+  ledFind: z.string().max(64).nullable().catch(null),
+});
+export type Preferences = z.infer<typeof preferencesSchema>;
+
+interface PreferencesState extends Preferences {
+  readonly prefer: (preferences: Partial<Preferences>) => void;
+}
+
+export const usePreferences = create<PreferencesState>()(
+  persist((set) => ({ ...preferencesSchema.parse({}), prefer: (preferences) => set(preferences) }), {
+    name: "preferences",
+    version: 1,
+    partialize: ({ prefer: _prefer, ...preferences }) => preferences,
+    // what another program wrote there is not believed
+    merge: (kept, now) => ({ ...now, ...preferencesSchema.catch(now).parse(kept ?? {}) }),
+  }),
+);

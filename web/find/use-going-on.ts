@@ -1,0 +1,42 @@
+/** Goes on by itself once the judge has answered to what was just told. */
+import type { Change } from "@jittery-cap/core";
+import { useEffect, useRef } from "react";
+import { usePreferences } from "../device/preferences.ts";
+import { useFind, useSession } from "../session/session-context.tsx";
+import type { PlaceOfTest } from "../specimen/place-of-test.ts";
+import type { StationId } from "../specimen/stations.ts";
+import { nextPlace, questionOf } from "./going-on.ts";
+
+interface Here {
+  readonly station: StationId;
+  readonly body: string;
+  /** The question on the screen. */
+  readonly item: string | undefined;
+}
+
+/**
+ * @param here where the person is; undefined where nothing goes on by itself: on a desk, and where several states are told
+ * @returns records a change, and goes on where it answers the question on the screen
+ */
+export function useGoingOn(here: Here | undefined, goTo: (place: PlaceOfTest) => void): (change: Change) => void {
+  const { change, store } = useSession();
+  const goesOn = usePreferences((state) => state.goesOn);
+  const answerState = useFind((state) => state.answerState);
+  const waiting = useRef<Here>(undefined);
+  useEffect(() => {
+    if (answerState === "failed") waiting.current = undefined;
+    const from = waiting.current;
+    const { answer, find } = store.getState();
+    if (answerState !== "fresh" || from === undefined || answer === undefined || find === undefined) return;
+    waiting.current = undefined;
+    const next = nextPlace(find, answer, from.station, from.body);
+    if (next !== undefined && next.item !== from.item) goTo(next);
+  }, [answerState, store, goTo]);
+  return (made) => {
+    const { find } = store.getState();
+    change(made);
+    const isTaken = store.getState().find !== find;
+    const isAnswer = questionOf(made)?.item === here?.item && made.kind !== "unsee";
+    waiting.current = goesOn && isTaken && isAnswer ? here : undefined;
+  };
+}

@@ -1,0 +1,94 @@
+/** Where the person at the bench is: station, body, question. */
+import { type Body, type Find, isCharacterId } from "@jittery-cap/core";
+import { useCallback, useEffect, useState } from "react";
+import { useNavigate, useParams, useSearchParams } from "react-router";
+import { findPath } from "../addresses.ts";
+import { useFind } from "../session/session-context.tsx";
+import { blockId } from "../specimen/block-id.ts";
+import type { PlaceOfTest } from "../specimen/place-of-test.ts";
+import { itemOf, type Question, STATIONS, stationOf } from "../specimen/stations.ts";
+import { useStationOrder } from "./use-station-order.ts";
+
+/** The body that was chosen, or the first. @throws for a find without a body, which no schema lets through */
+function bodyOf(find: Find, id: string): Body {
+  const body = find.bodies.find((one) => one.id === id) ?? find.bodies[0];
+  if (body === undefined) throw new Error("a find without a body");
+  return body;
+}
+
+/** Brings a block into sight; it is drawn with the next frame. */
+const show = (item: string) =>
+  requestAnimationFrame(() => document.getElementById(blockId(item))?.scrollIntoView({ block: "nearest" }));
+
+export function usePlace(find: Find) {
+  const { id } = find;
+  const { station: word } = useParams();
+  const [asked, setAsked] = useSearchParams();
+  const navigate = useNavigate();
+  const answer = useFind((state) => state.answer);
+  const against = useFind((state) => state.against);
+  const station = stationOf(word);
+  const [bodyId, setBodyId] = useState("A");
+  const [active, setActive] = useState<string>();
+  const [alsoOpen, setAlsoOpen] = useState(false);
+  const body = bodyOf(find, bodyId);
+  const order = useStationOrder(station, find, body, answer, against?.characters);
+  const shown: readonly Question[] = alsoOpen ? [...order.first, ...order.also] : order.first;
+  const items = shown.map(itemOf);
+  const current = active !== undefined && items.includes(active) ? active : items[0];
+
+  /** Goes to one question, unfolding it where it is folded. */
+  const goTo = useCallback(
+    ({ station: to, item, body: on }: PlaceOfTest) => {
+      if (on !== undefined) setBodyId(on);
+      setActive(item);
+      setAlsoOpen(true);
+      void navigate(findPath(id, "record", to), { replace: true });
+      show(item);
+    },
+    [id, navigate],
+  );
+
+  // an address may name a question: it is opened once, and then the person goes where they like
+  useEffect(() => {
+    const item = asked.get("ask");
+    if (item === null) return;
+    setBodyId((before) => asked.get("body") ?? before);
+    setActive(item);
+    setAlsoOpen(true);
+    setAsked({}, { replace: true });
+    show(item);
+  }, [asked, setAsked]);
+
+  /** The station before or after; after the last one comes the answer. */
+  const moveStation = (by: 1 | -1) => {
+    const next = STATIONS[STATIONS.indexOf(station) + by];
+    if (next === undefined) return by === 1 ? void navigate(findPath(id, "decide")) : undefined;
+    setActive(undefined);
+    setAlsoOpen(false);
+    void navigate(findPath(id, "record", next.id), { replace: true });
+  };
+
+  /** The question before or after that is shown here; past the last of them the next station. */
+  const move = (by: 1 | -1) => {
+    const next = items[(current === undefined ? -1 : items.indexOf(current)) + by];
+    if (next === undefined) return moveStation(by);
+    setActive(next);
+    show(next);
+  };
+
+  return {
+    station,
+    body,
+    order,
+    alsoOpen,
+    current,
+    character: current !== undefined && isCharacterId(current) ? current : undefined,
+    setBodyId,
+    setActive,
+    setAlsoOpen,
+    goTo,
+    move,
+    moveStation,
+  };
+}

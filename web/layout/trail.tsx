@@ -1,0 +1,32 @@
+/** The way through the application, in two levels: what there is, and what belongs to what is open. */
+import { memo } from "react";
+import { Link, useMatch } from "react-router";
+import { FIND_PAGES, findPath, KITCHEN_PAGES, STOPS } from "../addresses.ts";
+import { MoreMenu } from "./more-menu.tsx";
+import { Stops } from "./stops.tsx";
+
+/** The bar at the top of the light half: the first level on a desk, the second at both sizes. */
+export const Trail = memo(function Trail() {
+  const id = useMatch("/finds/:id/*")?.params.id;
+  const isInKitchen = useMatch("/kitchen/*") !== null;
+  return (
+    <header className="trail">
+      <div className="trail-first">
+        <Link to="/finds" className="trail-name">
+          <img src="/mark.svg" alt="" width={24} height={24} />
+          Jittery Cap
+        </Link>
+        <Stops label="The trail" stops={STOPS} />
+        <MoreMenu />
+      </div>
+      {id !== undefined && id !== "prints" && (
+        <Stops
+          label="This find"
+          stops={FIND_PAGES.map(({ page, name }) => ({ to: findPath(id, page), name }))}
+          isSecond
+        />
+      )}
+      {isInKitchen && KITCHEN_PAGES.length > 1 && <Stops label="Kitchen" stops={KITCHEN_PAGES} isSecond />}
+    </header>
+  );
+});

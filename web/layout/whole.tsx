@@ -1,0 +1,41 @@
+/** The whole: the view that is open, and on a phone the first level along the foot of the screen. */
+import LinearProgress from "@mui/material/LinearProgress";
+import { lazy, Suspense, useEffect } from "react";
+import { Outlet, useMatch, useNavigation } from "react-router";
+import { STOPS } from "../addresses.ts";
+import { keepSettings } from "../documents/settings.ts";
+import { keepMatching } from "../documents/sync.ts";
+import { MoreMenu } from "./more-menu.tsx";
+import { Stops } from "./stops.tsx";
+
+const NewVersion = lazy(() => import("../new-version.tsx").then((module) => ({ default: module.NewVersion })));
+const PrintReminder = lazy(() =>
+  import("../field-tests/print-reminder.tsx").then((module) => ({ default: module.PrintReminder })),
+);
+
+export function Whole() {
+  useEffect(() => keepMatching(), []);
+  useEffect(() => keepSettings(), []);
+  const { state } = useNavigation();
+  const isGuest = useMatch("/packet/:token") !== null;
+  const isRunning = useMatch("/finds/:id/run") !== null;
+  return (
+    <div className="whole">
+      {state === "loading" && <LinearProgress aria-label="Fetching the view" className="whole-loading" />}
+      {/* what speaks up by itself comes after the view that was asked for */}
+      <Suspense fallback={null}>
+        <NewVersion />
+        {!isGuest && <PrintReminder />}
+      </Suspense>
+      <div className="whole-view">
+        <Outlet />
+      </div>
+      {!isGuest && !isRunning && (
+        <div className="whole-foot">
+          <Stops label="The trail" stops={STOPS} />
+          <MoreMenu />
+        </div>
+      )}
+    </div>
+  );
+}

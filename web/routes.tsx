@@ -1,0 +1,89 @@
+/** The views by their addresses. Each is fetched when it is first opened, and kept on the device from the first visit on. */
+import LinearProgress from "@mui/material/LinearProgress";
+import { Navigate, type RouteObject, redirect } from "react-router";
+import { MOVED } from "./addresses.ts";
+import { RouteFault } from "./layout/route-fault.tsx";
+import { Whole } from "./layout/whole.tsx";
+
+const ofFind: RouteObject[] = [
+  { index: true, element: <Navigate to="record" replace /> },
+  {
+    path: "record/:station?",
+    lazy: () => import("./find/find-view.tsx").then(({ FindView }) => ({ Component: FindView })),
+  },
+  {
+    path: "tests/:test?",
+    lazy: () => import("./field-tests/tests-view.tsx").then(({ TestsView }) => ({ Component: TestsView })),
+  },
+  {
+    path: "decide",
+    lazy: () => import("./decide/decide-view.tsx").then(({ DecideView }) => ({ Component: DecideView })),
+  },
+  {
+    path: "history",
+    lazy: () => import("./history/history-view.tsx").then(({ HistoryView }) => ({ Component: HistoryView })),
+  },
+  { path: "run", lazy: () => import("./run/run-view.tsx").then(({ RunView }) => ({ Component: RunView })) },
+  { path: "rules", lazy: () => import("./rules/rules-view.tsx").then(({ RulesView }) => ({ Component: RulesView })) },
+];
+
+const views: RouteObject[] = [
+  { index: true, element: <Navigate to="/finds" replace /> },
+  { path: "finds", lazy: () => import("./log/log-view.tsx").then(({ LogView }) => ({ Component: LogView })) },
+  {
+    path: "finds/:id",
+    lazy: () => import("./session/one-find.tsx").then(({ OneFind }) => ({ Component: OneFind })),
+    children: ofFind,
+  },
+  {
+    path: "prints",
+    lazy: () => import("./field-tests/all-prints-view.tsx").then(({ AllPrintsView }) => ({ Component: AllPrintsView })),
+  },
+  { path: "kitchen", element: <Navigate to="basket" replace /> },
+  {
+    path: "kitchen/basket",
+    lazy: () => import("./basket/basket-view.tsx").then(({ BasketView }) => ({ Component: BasketView })),
+  },
+  {
+    path: "files",
+    lazy: () => import("./exchange/exchange-view.tsx").then(({ ExchangeView }) => ({ Component: ExchangeView })),
+  },
+  {
+    path: "packet/:token",
+    lazy: () => import("./packet/packet-view.tsx").then(({ PacketView }) => ({ Component: PacketView })),
+  },
+  {
+    path: "settings",
+    lazy: () => import("./settings/settings-view.tsx").then(({ SettingsView }) => ({ Component: SettingsView })),
+  },
+  { path: "words", lazy: () => import("./words/words-view.tsx").then(({ WordsView }) => ({ Component: WordsView })) },
+  { path: "sheets", lazy: () => import("./sheets/shelf-view.tsx").then(({ ShelfView }) => ({ Component: ShelfView })) },
+  {
+    path: "sheets/:id",
+    lazy: () => import("./sheets/sheet-view.tsx").then(({ SheetView }) => ({ Component: SheetView })),
+  },
+  {
+    path: "sheets/:one/beside/:other",
+    lazy: () => import("./sheets/compare-view.tsx").then(({ CompareView }) => ({ Component: CompareView })),
+  },
+  ...(import.meta.env.DEV
+    ? [
+        {
+          path: "variants",
+          lazy: () => import("./theme/variants-view.tsx").then(({ VariantsView }) => ({ Component: VariantsView })),
+        },
+      ]
+    : []),
+  ...MOVED.map(([path, now]): RouteObject => ({ path, loader: ({ params }) => redirect(now(params)) })),
+  { path: "*", element: <RouteFault isNowhere /> },
+];
+
+/** A fault in a view is told where the view would stand, and the way to the others stays. */
+export const routes: RouteObject[] = [
+  {
+    element: <Whole />,
+    errorElement: <RouteFault />,
+    hydrateFallbackElement: <LinearProgress aria-label="Fetching the view" />,
+    children: [{ errorElement: <RouteFault />, children: views }],
+  },
+];

@@ -1,0 +1,97 @@
+/** Who is looking: several people may record one body, and where they differ it is unsure. */
+import type { Change, Find, Observer } from "@jittery-cap/core";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import { Choice } from "./choice.tsx";
+import { useObserver } from "./observer.ts";
+
+interface ObserverSwitchProps {
+  readonly find: Find;
+  readonly onChange: (change: Change) => void;
+  readonly onObserve: (observer: string | undefined) => void;
+}
+
+/** An id out of a name: letters and digits, with a number where it is taken. */
+export function observerId(name: string, taken: readonly string[]): string {
+  const plain =
+    name
+      .normalize("NFKD")
+      .replace(/[^A-Za-z0-9]+/g, "-")
+      .replace(/^-+|-+$/g, "")
+      .toLowerCase()
+      .slice(0, 40) || "observer";
+  let id = plain;
+  for (let number = 2; taken.includes(id); number++) id = `${plain}-${number}`;
+  return id;
+}
+
+export function ObserverSwitch({ find, onChange, onObserve: observe }: ObserverSwitchProps) {
+  const observer = useObserver();
+  const [name, setName] = useState("");
+  const observers = find.observers ?? [];
+  const setObservers = (next: readonly Observer[]) =>
+    onChange({
+      kind: "set-find",
+      field: "observers",
+      value: next.length === 0 ? null : [...next],
+    });
+  const add = () => {
+    const trimmed = name.trim();
+    if (trimmed === "") return;
+    const id = observerId(
+      trimmed,
+      observers.map((one) => one.id),
+    );
+    setObservers([...observers, { id, name: trimmed }]);
+    observe(id);
+    setName("");
+  };
+  const current = observers.find((one) => one.id === observer);
+  return (
+    <section aria-labelledby="observers" data-testid="observers" className="block">
+      <div className="block-title">
+        <h2 id="observers">Who is looking</h2>
+      </div>
+      <div className="section-about">Several people may look at one body. Where they differ, it counts as unsure.</div>
+      <div className="choices">
+        <Choice quiet label="the finder" chosen={observer === undefined} onChoose={() => observe(undefined)} />
+        {observers.map((one) => (
+          <Choice
+            key={one.id}
+            quiet
+            label={one.name ?? one.id}
+            chosen={observer === one.id}
+            state={one.id}
+            onChoose={() => observe(one.id)}
+          />
+        ))}
+        {current !== undefined && (
+          <Choice
+            quiet
+            label={`${current.name ?? current.id} has no nose for this`}
+            chosen={current.cannotSmell === true}
+            onChoose={() =>
+              setObservers(
+                observers.map((one) => {
+                  if (one.id !== current.id) return one;
+                  const { cannotSmell, ...rest } = one;
+                  return cannotSmell === true ? rest : { ...rest, cannotSmell: true };
+                }),
+              )
+            }
+          />
+        )}
+        <TextField
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === "Enter") add();
+          }}
+          onBlur={add}
+          placeholder="add a name"
+          slotProps={{ htmlInput: { "aria-label": "Name of one more observer", maxLength: 80 } }}
+        />
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,126 @@
+/** The dark half of a find: the answer, the dangers nearest first, and what the last touch moved. */
+import { type Answer, CONDITION_WORDS, wordList } from "@jittery-cap/core";
+import useMediaQuery from "@mui/material/useMediaQuery";
+import { ScrollRegion } from "../layout/scroll-region.tsx";
+import { WIDE } from "../theme/tokens.ts";
+import { DangerFold } from "./danger-fold.tsx";
+import { type DangerGroups, dangerGroups } from "./danger-groups.ts";
+import { DangerRow } from "./danger-row.tsx";
+import { StrokesLegend } from "./strokes-legend.tsx";
+import { type AnswerState, shownVerdict, VERDICT_WORDS } from "./verdict-words.ts";
+
+interface DarkHalfProps {
+  readonly answer: Answer | undefined;
+  readonly state: AnswerState;
+  readonly lastMove: string | undefined;
+  readonly onPick?: ((sheet: string) => void) | undefined;
+  /** Kept bodies on which nothing was looked at yet: the nearest dangers may be theirs alone. */
+  readonly unlooked?: readonly string[];
+}
+
+/** Fewer mistakes than these between a danger and the find, and it is counted as near. */
+const NEAR = 2;
+
+/** The first reason; for a basket what has to happen first, since that is the more urgent to read. */
+function sentence(answer: Answer | undefined, state: AnswerState): string | undefined {
+  if (state === "failed") return "The answer could not be worked out on this device. Until it can, this is held.";
+  if (answer === undefined || state === "working") return "Working it out.";
+  const [condition] = answer.conditions ?? [];
+  return condition === undefined
+    ? answer.reasons[0]?.text
+    : `First: ${CONDITION_WORDS[condition].charAt(0).toLowerCase()}${CONDITION_WORDS[condition].slice(1)}`;
+}
+
+export function DarkHalf({ answer, state, lastMove, onPick, unlooked = [] }: DarkHalfProps) {
+  const wide = useMediaQuery(WIDE);
+  const verdict = shownVerdict(answer, state);
+  const groups = dangerGroups(answer?.dangers ?? []);
+  const isKnown = state !== "failed" && answer !== undefined;
+  return (
+    <>
+      <div className="standing-count">
+        <span>
+          {isKnown ? (
+            <Count dangers={answer.dangers} unlooked={unlooked} />
+          ) : state === "failed" ? (
+            "how far the dangers are is not known"
+          ) : (
+            "how far the dangers are is not known yet"
+          )}
+        </span>
+        <StrokesLegend />
+      </div>
+      <p role="status" data-verdict={verdict} data-state={state} className="standing-verdict">
+        {VERDICT_WORDS[verdict]}
+      </p>
+      <p className="standing-sentence" data-urgent={verdict !== "hold" || state === "failed"}>
+        {sentence(answer, state)}
+      </p>
+      <ScrollRegion label="Distances" className="standing-rows">
+        {wide ? <AllRows {...groups} onPick={onPick} /> : <NearestRows {...groups} isKnown={isKnown} onPick={onPick} />}
+      </ScrollRegion>
+      <div aria-live="polite" data-testid="last-move" className="standing-move">
+        {lastMove === undefined ? "" : `Last touch: ${lastMove}`}
+      </div>
+    </>
+  );
+}
+
+interface CountProps {
+  readonly dangers: Answer["dangers"];
+  readonly unlooked: readonly string[];
+}
+
+function Count({ dangers, unlooked }: CountProps) {
+  const within = dangers.filter((danger) => danger.mistakes < NEAR);
+  const ofOthers = within.filter((danger) => !unlooked.includes(danger.body)).length;
+  if (unlooked.length === 0 || ofOthers === within.length)
+    return (
+      <>
+        <span className="standing-all">{dangers.length} dangers · </span>
+        <b>{within.length} within one mistake</b>
+      </>
+    );
+  return (
+    <>
+      <b>{wordList([...unlooked], "and")}: nothing looked at yet</b>, so {within.length} within one mistake
+    </>
+  );
+}
+
+type RowsProps = DangerGroups & { readonly onPick: DarkHalfProps["onPick"] };
+
+function AllRows({ drawn, near, far, nearCount, farCount, onPick }: RowsProps) {
+  return (
+    <ul aria-label="Dangers, nearest first" className="rows">
+      {drawn.map((danger) => (
+        <DangerRow key={danger.sheet} danger={danger} onPick={onPick} />
+      ))}
+      {near.map((fold) => (
+        <DangerFold key={fold.mistakes} {...fold} far={false} />
+      ))}
+      {farCount > 0 && (
+        <li className="standing-far">
+          {nearCount === 0
+            ? `All ${farCount} are ruled out by what was seen`
+            : `${farCount} ruled out by what was seen`}
+        </li>
+      )}
+      {far.map((fold) => (
+        <DangerFold key={fold.mistakes} {...fold} far />
+      ))}
+    </ul>
+  );
+}
+
+function NearestRows({ drawn, nearCount, farCount, isKnown, onPick }: RowsProps & { readonly isKnown: boolean }) {
+  return (
+    <ul aria-label="Nearest dangers" className="rows">
+      {drawn.map((danger) => (
+        <DangerRow key={danger.sheet} danger={danger} compact onPick={onPick} />
+      ))}
+      {nearCount > drawn.length && <li className="standing-far">{nearCount - drawn.length} more stand</li>}
+      {nearCount === 0 && isKnown && <li className="standing-far">All {farCount} are ruled out by what was seen</li>}
+    </ul>
+  );
+}
