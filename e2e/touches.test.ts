@@ -278,6 +278,47 @@ describe("touches", () => {
     });
 });
 
+describe("an answer that goes on by itself", () => {
+  let application: Application;
+  before(async () => {
+    application = await startApplication("no");
+  });
+  after(() => application.stop());
+
+  it("does not take away who went elsewhere while a slow judge was still at work", async () => {
+    const { page, context } = await application.open(PHONE);
+    await page.addInitScript(() => {
+      const post = Worker.prototype.postMessage;
+      Worker.prototype.postMessage = function (this: Worker, message: unknown, options?: StructuredSerializeOptions) {
+        setTimeout(() => post.call(this, message, options), 1200);
+      } as typeof post;
+    });
+    await newFind(application, page);
+    await settled(page);
+    await page.locator('[data-told="age"] [data-state="mature"]').tap();
+    await page
+      .getByRole("button", { name: /^Under/ })
+      .or(page.getByRole("link", { name: "Under", exact: true }))
+      .first()
+      .tap();
+    await page.locator('[data-station="under"]').waitFor();
+    await settled(page);
+    await page.waitForTimeout(300);
+    expect(await page.locator("[data-station]").getAttribute("data-station")).to.equal("under");
+    await context.close();
+  });
+
+  it("still goes on where the person waits", async () => {
+    const { page, context } = await application.open(PHONE);
+    await newFind(application, page);
+    const before = await settled(page);
+    await page.locator('[data-told="age"] [data-state="mature"]').tap();
+    const now = await settled(page);
+    expect(now.item).not.to.equal(before.item);
+    await context.close();
+  });
+});
+
 describe("a first evening", () => {
   let application: Application;
   before(async () => {

@@ -48,6 +48,17 @@ async function seriousFindings(page: Page): Promise<string[]> {
     );
 }
 
+/** Waits until the server holds a find as put away, or as brought back. */
+async function untilArchived(application: Application, page: Page, name: string, wanted: boolean): Promise<void> {
+  const address = `${application.address}/api/documents/${idOf(name)}`;
+  for (let tries = 0; tries < 150; tries += 1) {
+    const held = (await (await page.request.get(address)).json()) as { archived: boolean };
+    if (held.archived === wanted) return;
+    await page.waitForTimeout(100);
+  }
+  throw new Error(`the server did not come to hold ${name} as ${wanted ? "put away" : "brought back"}`);
+}
+
 describe("the views", () => {
   let application: Application;
   before(async () => {
@@ -168,6 +179,8 @@ describe("the views", () => {
     await page.getByRole("link", { name: /grey brittle/ }).waitFor({ state: "detached" });
     await page.getByRole("button", { name: "Bring it back" }).click();
     await page.getByRole("link", { name: /grey brittle/ }).waitFor();
+    // what this device still had to tell would go with it
+    await untilArchived(application, page, "grey brittle", false);
     await context.close();
   });
 
@@ -182,14 +195,11 @@ describe("the views", () => {
     await page.getByText(/1 change on this device only/).waitFor();
     await context.setOffline(false);
     await page.getByText(/on this device only/).waitFor({ state: "detached" });
-    const held = async () =>
-      (await (await page.request.get(`${application.address}/api/documents/${idOf("grey brittle")}`)).json()) as {
-        archived: boolean;
-      };
-    expect((await held()).archived).to.equal(true);
+    await untilArchived(application, page, "grey brittle", true);
     await page.getByRole("button", { name: "Bring it back" }).click();
     await page.getByRole("link", { name: /grey brittle/ }).waitFor();
     expect(await page.getByRole("alert").count()).to.equal(0);
+    await untilArchived(application, page, "grey brittle", false);
     await context.close();
   });
 

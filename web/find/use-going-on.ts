@@ -14,6 +14,9 @@ interface Here {
   readonly item: string | undefined;
 }
 
+/** What a person does who goes on by themselves; each comes before the answer that it may make. */
+const ELSEWHERE = ["pointerdown", "keydown", "click"] as const;
+
 /**
  * @param here where the person is; undefined where nothing goes on by itself: on a desk, and where several states are told
  * @returns records a change, and goes on where it answers the question on the screen
@@ -32,6 +35,16 @@ export function useGoingOn(here: Here | undefined, goTo: (place: PlaceOfTest) =>
     const next = nextPlace(find, answer, from.station, from.body);
     if (next !== undefined && next.item !== from.item) goTo(next);
   }, [answerState, store, goTo]);
+  useEffect(() => {
+    // whoever touches anything else before the judge has answered has chosen where to be: nothing leads them off
+    const stay = () => {
+      waiting.current = undefined;
+    };
+    for (const kind of ELSEWHERE) document.addEventListener(kind, stay, true);
+    return () => {
+      for (const kind of ELSEWHERE) document.removeEventListener(kind, stay, true);
+    };
+  }, []);
   return (made) => {
     const { find } = store.getState();
     change(made);
