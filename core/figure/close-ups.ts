@@ -4,6 +4,7 @@ import { arc, around, Sheet } from "./close-up-sheet.ts";
 import { fold, gillTexture, slice } from "./close-ups-of-gills.ts";
 import { bent, stemBreak } from "./close-ups-of-pieces.ts";
 import type { Figure, Ink, Point2 } from "./shapes.ts";
+import { smellMarkOf } from "./smell-marks.ts";
 
 /** A cap from above, with what dries or shines on it. */
 function capFromAbove(draw: (sheet: Sheet) => void): Figure {
@@ -97,7 +98,9 @@ const SHORTS = {
   ],
 } as const;
 
-const DRAWERS: Partial<Record<CharacterId, (state: string) => Figure>> = {
+const DRAWERS: Partial<Record<CharacterId, (state: string) => Figure | undefined>> = {
+  smell: smellMarkOf,
+  "smell-heated": smellMarkOf,
   "gill-fold": fold,
   "gill-spacing": (state) => slice(state === "crowded" ? 26 : state === "close" ? 15 : 7, []),
   "short-gills": (state) => slice(8, SHORTS[state as keyof typeof SHORTS] ?? []),

@@ -17,7 +17,21 @@ export function undersideLine(view: BodyView, { profile }: PlacedCap): Point2[] 
   return [...points, tip];
 }
 
-const DEPTH: Readonly<Record<string, number>> = { gills: 0.2, ridges: 0.06, pores: 0.22, spines: 0.2 };
+const DEPTH: Readonly<Record<string, number>> = { gills: 0.2, ridges: 0.06, pores: 0.24, spines: 0.36 };
+/** So few that each can be seen where the whole body is as tall as a line of text. */
+const TEETH = 6;
+const TUBES = 9;
+const GILLS: Readonly<Record<string, number>> = { distant: 3, crowded: 7 };
+const GILLS_USUAL = 5;
+
+/** What hangs between the flesh and the free edge. */
+interface Layer {
+  /** The free edge, and the line where flesh ends, both from the stem outwards. */
+  readonly edge: readonly Point2[];
+  readonly outer: readonly Point2[];
+  readonly ink: Ink;
+  readonly knowing: Shape["knowing"];
+}
 
 /** The shapes under the cap. @param under where flesh ends */
 export function underShapes(view: BodyView, cap: PlacedCap, under: readonly Point2[]): Shape[] {
@@ -32,69 +46,109 @@ export function underShapes(view: BodyView, cap: PlacedCap, under: readonly Poin
       : name === "gills" || name === undefined
         ? view.of("gill-colour")
         : view.of("underside-colour");
-  const knowing = kind.knowing === "open" ? colour.knowing : kind.knowing;
   const depth = view.radius * (DEPTH[name ?? "gills"] ?? 0.02);
-  const edge = freeEdge(view, cap, under, depth);
-  const outer = under.filter(([x]) => x >= view.stemHalf * 0.9);
-  const start = edge[0] ?? [0, 0];
-  const ink: Ink = colour.states[0] === undefined ? "paper" : `pigment:${colour.states[0]}`;
-  const shapes: Shape[] = [
-    {
-      part: "under",
-      steps: [
-        ...smooth(edge),
-        ...line([...outer].reverse()).map((step): Shape["steps"][number] =>
-          step[0] === "M" ? ["L", step[1], step[2]] : step,
-        ),
-        ["L", start[0], start[1]],
-        ["Z"],
-      ],
-      fill: ink,
-      stroke: "none",
-      pen: 0,
-      knowing: "seen",
-    },
+  const layer: Layer = {
+    edge: freeEdge(view, cap, under, depth),
+    outer: under.filter(([x]) => x >= view.stemHalf * 0.9),
+    ink: colour.states[0] === undefined ? "paper" : `pigment:${colour.states[0]}`,
+    knowing: kind.knowing === "open" ? colour.knowing : kind.knowing,
+  };
+  const flesh = stroke(line(layer.outer), 0.5, layer.knowing);
+  switch (name) {
+    case "spines":
+      return [...teeth(layer), flesh];
+    case "pores":
+      return [filled(layer), ...tubes(layer), flesh];
+    case "smooth":
+      return [filled(layer), stroke(smooth(layer.edge), 1, layer.knowing), flesh];
+    default: {
+      const ribs = GILLS[view.first("gill-spacing") ?? ""] ?? GILLS_USUAL;
+      return [
+        filled(layer),
+        ...gills(layer, under.at(-1) ?? [view.radius, 0], ribs),
+        stroke(smooth(layer.edge), 1, layer.knowing),
+        flesh,
+      ];
+    }
+  }
+}
+
+const stroke = (steps: Shape["steps"], pen: number, knowing: Shape["knowing"], fill: Ink = "none"): Shape => ({
+  part: "under",
+  steps,
+  fill,
+  stroke: "line",
+  pen,
+  knowing,
+});
+
+/** The layer in its colour, without an outline. */
+function filled({ edge, outer, ink }: Layer): Shape {
+  const [x, y] = edge[0] ?? [0, 0];
+  const back = line([...outer].reverse()).map((step): Shape["steps"][number] =>
+    step[0] === "M" ? ["L", step[1], step[2]] : step,
+  );
+  return {
+    part: "under",
+    steps: [...smooth(edge), ...back, ["L", x, y], ["Z"]],
+    fill: ink,
+    stroke: "none",
+    pen: 0,
+    knowing: "seen",
+  };
+}
+
+/** Places from the stem outwards, in equal steps: what hangs, hangs straight down. */
+function places({ outer }: Layer, count: number): number[] {
+  const from = outer[0]?.[0] ?? 0;
+  const to = outer.at(-1)?.[0] ?? 0;
+  return Array.from({ length: count + 1 }, (_unused, index) => from + ((to - from) * index) / count);
+}
+
+/** Spines hang free: each has its own point, and there is air between them. */
+function teeth(layer: Layer): Shape[] {
+  const { edge, outer, ink, knowing } = layer;
+  const at = places(layer, TEETH);
+  return at.slice(1).map((to, index) => {
+    const from = at[index] ?? to;
+    const middle = (from + to) / 2;
+    const tooth: Point2[] = [
+      [from, heightAt(outer, from)],
+      [middle, heightAt(edge, middle)],
+      [to, heightAt(outer, to)],
+    ];
+    return stroke(line(tooth, true), 0.8, knowing, ink);
+  });
+}
+
+/** Tubes stand wall by wall and end level: their mouths are dark dots along a straight edge. */
+function tubes(layer: Layer): Shape[] {
+  const { edge, outer, knowing } = layer;
+  const at = places(layer, TUBES);
+  const wall = (x: number): Point2[] => [
+    [x, heightAt(outer, x)],
+    [x, heightAt(edge, x)],
   ];
-  const tip = under.at(-1) ?? [view.radius, 0];
-  const ribs =
-    name === "pores"
-      ? 12
-      : view.first("gill-spacing") === "distant"
-        ? 3
-        : view.first("gill-spacing") === "crowded"
-          ? 7
-          : 5;
-  if (name === "pores" || name === "spines")
-    for (let rib = 1; rib < 12; rib++) {
-      const low = pointAt(edge, rib / 12);
-      const high = pointAt(outer, rib / 12);
-      shapes.push({
-        part: "under",
-        steps: line(
-          name === "spines" ? [[high[0] - depth * 0.2, high[1]], low, [high[0] + depth * 0.2, high[1]]] : [high, low],
-        ),
-        fill: "none",
-        stroke: "line",
-        pen: 0.5,
-        knowing,
-      });
-    }
-  else if (name !== "smooth")
-    for (let rib = 1; rib < ribs; rib++) {
-      const share = rib / ribs;
-      const along = [0.02, 0.3, 0.6, 0.85].map((at): Point2 => between(pointAt(edge, at), pointAt(outer, at), share));
-      shapes.push({
-        part: "under",
-        steps: smooth([...along, tip]),
-        fill: "none",
-        stroke: "line",
-        pen: 0.4,
-        knowing,
-      });
-    }
-  shapes.push({ part: "under", steps: smooth(edge), fill: "none", stroke: "line", pen: 1, knowing });
-  shapes.push({ part: "under", steps: line(outer), fill: "none", stroke: "line", pen: 0.5, knowing });
-  return shapes;
+  const mouth = (from: number, to: number): Point2[] =>
+    [0.75, 0.25].map((share): Point2 => {
+      const x = from * share + to * (1 - share);
+      return [x, heightAt(edge, x)];
+    });
+  return [
+    ...at.slice(1, -1).map((x) => stroke(line(wall(x)), 0.5, knowing)),
+    stroke(smooth(edge), 0.6, knowing),
+    ...at.slice(1).map((to, index) => stroke(line(mouth(at[index] ?? to, to)), 2, knowing)),
+  ];
+}
+
+/** Gills run from the stem to the edge of the cap. */
+function gills({ edge, outer, knowing }: Layer, tip: Point2, ribs: number): Shape[] {
+  return Array.from({ length: ribs - 1 }, (_unused, rib) => {
+    const along = [0.02, 0.3, 0.6, 0.85].map(
+      (at): Point2 => between(pointAt(edge, at), pointAt(outer, at), (rib + 1) / ribs),
+    );
+    return stroke(smooth([...along, tip]), 0.4, knowing);
+  });
 }
 
 /** The free edge of the gills from the stem outwards; how it meets the stem is the attachment. */

@@ -4,13 +4,17 @@ import { memo, type ReactNode } from "react";
 import { PIGMENTS } from "../theme/tokens.ts";
 import { Drawing } from "./drawing.tsx";
 
+/** A drawing or a swatch is the answer itself; a mark only stands before its word. */
+export type Picture = "drawing" | "swatch" | "mark";
+export const isPictured = (picture: Picture | undefined): boolean => picture === "drawing" || picture === "swatch";
+
 interface ChoiceProps {
   readonly label: string;
   readonly chosen: boolean;
   /** Given the state, so that one function serves all states of a character. */
   readonly onChoose: (state: string) => void;
   readonly digit?: string | undefined;
-  readonly picture?: "drawing" | "swatch" | undefined;
+  readonly picture?: Picture | undefined;
   readonly character?: CharacterId | undefined;
   readonly state?: string | undefined;
   readonly doubtful?: boolean | undefined;
@@ -20,6 +24,9 @@ interface ChoiceProps {
 }
 
 const SWATCH_HEIGHT = 66;
+/** The side of a mark, px. */
+const MARK = 30;
+const MARKED = /^smell/;
 const COLOURED = /colour|stain|spore-print|latex/;
 
 const drawn = new Map<string, Figure | undefined>();
@@ -32,8 +39,8 @@ function swatch(character: CharacterId, state: string): Figure | undefined {
 }
 
 /** Whether a character's states are best told by drawings, by colours or by words. */
-export function pictureFor(character: CharacterId, state: string): "drawing" | "swatch" | undefined {
-  if (swatch(character, state) !== undefined) return "drawing";
+export function pictureFor(character: CharacterId, state: string): Picture | undefined {
+  if (swatch(character, state) !== undefined) return MARKED.test(character) ? "mark" : "drawing";
   return COLOURED.test(character) && PIGMENTS[state] !== undefined ? "swatch" : undefined;
 }
 
@@ -44,10 +51,11 @@ export function choiceLabel(character: CharacterId, state: string): string {
 
 export const Choice = memo(function Choice(props: ChoiceProps) {
   const { label, chosen, onChoose, digit, picture, character, state, doubtful, quiet, drawing } = props;
-  const isPlain = picture === undefined && drawing === undefined;
+  const isPlain = !isPictured(picture) && drawing === undefined;
   const look = [
     "choice",
     isPlain ? "" : "choice-pictured",
+    picture === "mark" ? "choice-marked" : "",
     quiet === true ? "choice-quiet" : "",
     doubtful === true ? "choice-doubtful" : "",
     digit === undefined ? "" : "choice-keyed",
@@ -86,6 +94,14 @@ export const StatePicture = memo(function StatePicture({ character, state }: Sta
       return null;
     case "swatch":
       return <span aria-hidden="true" className="choice-swatch" style={{ background: PIGMENTS[state] }} />;
+    case "mark": {
+      const figure = swatch(character, state);
+      return figure === undefined ? null : (
+        <span className="choice-mark">
+          <Drawing figure={figure} scale={MARK / (figure.top - figure.bottom)} />
+        </span>
+      );
+    }
     case "drawing": {
       const figure = swatch(character, state);
       if (figure === undefined) return null;
