@@ -26,15 +26,17 @@ export function useGoingOn(here: Here | undefined, goTo: (place: PlaceOfTest) =>
   const goesOn = usePreferences((state) => state.goesOn);
   const answerState = useFind((state) => state.answerState);
   const waiting = useRef<Here>(undefined);
+  const isLeading = here !== undefined;
   useEffect(() => {
-    if (answerState === "failed") waiting.current = undefined;
+    // a state that is held down turns to several: then the person stays as well
+    if (answerState === "failed" || !isLeading) waiting.current = undefined;
     const from = waiting.current;
     const { answer, find } = store.getState();
     if (answerState !== "fresh" || from === undefined || answer === undefined || find === undefined) return;
     waiting.current = undefined;
     const next = nextPlace(find, answer, from.station, from.body);
     if (next !== undefined && next.item !== from.item) goTo(next);
-  }, [answerState, store, goTo]);
+  }, [answerState, isLeading, store, goTo]);
   useEffect(() => {
     // whoever touches anything else before the judge has answered has chosen where to be: nothing leads them off
     const stay = () => {

@@ -5,7 +5,7 @@ import { type Body, CHARACTER_WORDS, type Change, type CharacterId, definitionOf
 import useEventCallback from "@mui/utils/useEventCallback";
 import { memo } from "react";
 import { blockId } from "./block-id.ts";
-import { Choice, choiceLabel, pictureFor } from "./choice.tsx";
+import { Choice, choiceLabel, isPictured, pictureFor } from "./choice.tsx";
 import { Choices } from "./choices.tsx";
 import { ExtraAnswers } from "./extra-answers.tsx";
 import { GlossButton } from "./gloss-button.tsx";
@@ -14,6 +14,7 @@ import { useObserver } from "./observer.ts";
 import { chooseState, chosenStates, entryOf } from "./observing.ts";
 import { OtherLooks } from "./other-looks.tsx";
 import { Stakes } from "./stakes.tsx";
+import { useHold } from "./use-hold.ts";
 
 interface CharacterBlockProps {
   readonly find: Find;
@@ -70,7 +71,15 @@ export const CharacterBlock = memo(function CharacterBlock(props: CharacterBlock
     onActivate();
     onChange(chooseState(find, body, character, state, observer));
   });
-  const pictured = states.some((state) => pictureFor(character, state) !== undefined);
+  const hold = useHold(
+    many && onSeveral !== undefined
+      ? (state) => {
+          if (!isSeveral) onSeveral();
+          choose(state);
+        }
+      : undefined,
+  );
+  const pictured = states.some((state) => isPictured(pictureFor(character, state)));
   return (
     <section
       id={blockId(character)}
@@ -92,7 +101,7 @@ export const CharacterBlock = memo(function CharacterBlock(props: CharacterBlock
           {sentence(mask.why)} {mask.lift !== undefined && <b>{sentence(mask.lift)}</b>}
         </div>
       ))}
-      <Choices labelledBy={headingId} className={pictured ? "choices choices-pictured" : "choices"}>
+      <Choices labelledBy={headingId} className={pictured ? "choices choices-pictured" : "choices"} hold={hold}>
         {states.map((state, index) => (
           <Choice
             key={state}
@@ -108,7 +117,7 @@ export const CharacterBlock = memo(function CharacterBlock(props: CharacterBlock
         ))}
       </Choices>
       {many && onSeveral !== undefined && (
-        <Choice quiet label="more than one of these" chosen={isSeveral} onChoose={onSeveral} />
+        <Choice quiet label="more than one of these (or hold one down)" chosen={isSeveral} onChoose={onSeveral} />
       )}
       {of === "body" && (
         <>
