@@ -111,6 +111,7 @@ export { readSpores, type SporeStatistics, sporeStatistics } from "./measure/spo
 export { RUN_STEPS, type RunStepId, type RunStepView, type StainRun, stainRun } from "./measure/stain-run.ts";
 export { readStain, SPEED_ENDS, type StainMoment, type StainReading, speedOf } from "./measure/stain-series.ts";
 export { type Halves, printEntry } from "./measure/two-halves.ts";
+export { LENGTH_UNITS, type ShownUnit, TEMPERATURE_UNITS, type Units, unitShown } from "./measure/units.ts";
 export { gramsOf, WEIGHT_UNITS, type WeightUnit, weightIn } from "./measure/weight.ts";
 export { carefulUnion } from "./merge/careful-union.ts";
 export { type Differing, differences } from "./merge/differences.ts";

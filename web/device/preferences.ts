@@ -1,5 +1,5 @@
 /** How this device is used: what a person has set for it, and what holds nowhere else. */
-import { REGIONS, WEIGHT_UNITS } from "@jittery-cap/core";
+import { LENGTH_UNITS, REGIONS, TEMPERATURE_UNITS, WEIGHT_UNITS } from "@jittery-cap/core";
 import { z } from "zod";
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
@@ -7,6 +7,10 @@ import { persist } from "zustand/middleware";
 const preferencesSchema = z.object({
   /** The unit in which weights are shown and typed. */
   weightUnit: z.enum(WEIGHT_UNITS).catch("g"),
+  /** The units in which sizes, rain and the air are shown and typed. */
+  units: z
+    .object({ length: z.enum(LENGTH_UNITS).catch("cm"), temperature: z.enum(TEMPERATURE_UNITS).catch("°C") })
+    .catch({ length: "cm", temperature: "°C" }),
   /** Whether an answer by thumb goes on to the next question that matters. */
   goesOn: z.boolean().catch(true),
   /** Whether marks of the clock sound, and steps of a run are spoken. */
@@ -20,6 +24,8 @@ const preferencesSchema = z.object({
   wasLed: z.boolean().catch(false),
   /** The find that is led through just now. */
   ledFind: z.string().max(64).nullable().catch(null),
+  /** Whether that is an invented specimen instead of one of the person's own. */
+  ledOnSpecimen: z.boolean().catch(false),
 });
 export type Preferences = z.infer<typeof preferencesSchema>;
 

@@ -5,6 +5,7 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
+import { usePreferences } from "../device/preferences.ts";
 import { useSession } from "../session/session-context.tsx";
 import { Choice } from "../specimen/choice.tsx";
 import { Choices } from "../specimen/choices.tsx";
@@ -31,7 +32,7 @@ export function SizePanel({ body }: ShownTest) {
   const [raster, setRaster] = useState<Raster>();
   const [spots, setSpots] = useState<readonly Spot[]>([]);
   const [knownText, setKnown] = useState("");
-  const [inches, setInches] = useState(false);
+  const [inches, setInches] = useState(usePreferences((state) => state.units.length) === "in");
   const [measure, setMeasure] = useState<(typeof MEASURES)[number]>(MEASURES[0]);
   const typed = Number(knownText.replace(",", "."));
   const knownCm = inches ? cmOf(typed) : typed;

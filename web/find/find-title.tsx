@@ -1,7 +1,8 @@
 /** The find's own name, which can be written over, with day, place and weather under it. */
-import type { Change, Find } from "@jittery-cap/core";
+import { type Change, type Find, unitShown } from "@jittery-cap/core";
 import InputBase from "@mui/material/InputBase";
 import { memo } from "react";
+import { usePreferences } from "../device/preferences.ts";
 
 interface FindTitleProps {
   readonly find: Find;
@@ -20,7 +21,11 @@ export const FindTitle = memo(function FindTitle({ find, onChange }: FindTitlePr
     find.foundAt === undefined
       ? undefined
       : new Date(find.foundAt).toLocaleDateString([], { day: "numeric", month: "long" });
-  const air = find.weather?.airTempC === undefined ? undefined : `${find.weather.airTempC} °C`;
+  const { unit, shown } = unitShown(
+    "°C",
+    usePreferences((state) => state.units),
+  );
+  const air = find.weather?.airTempC === undefined ? undefined : `${shown(find.weather.airTempC)} ${unit}`;
   const frost = find.weather?.frostLastNight === true ? "frost" : undefined;
   const about = [day, air, frost, find.place?.name].filter((one) => one !== undefined);
   return (

@@ -1,5 +1,5 @@
 /** How this device is used: units, the part of the world, what it does by itself, numbers to ring. House rules stand with each find. */
-import { WEIGHT_UNITS } from "@jittery-cap/core";
+import { LENGTH_UNITS, TEMPERATURE_UNITS, type Units, WEIGHT_UNITS } from "@jittery-cap/core";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import Typography from "@mui/material/Typography";
@@ -24,7 +24,7 @@ const SWITCHES: readonly { readonly of: Switch; readonly name: string; readonly 
 
 export function SettingsView() {
   const preferences = usePreferences();
-  const { region, emergency, weightUnit, prefer } = preferences;
+  const { region, emergency, weightUnit, units, prefer } = preferences;
   return (
     <SplitCard
       darkFirst={false}
@@ -45,19 +45,29 @@ export function SettingsView() {
                 onChoose={(chosen) => prefer({ region: chosen ?? null })}
               />
             </Section>
-            <Section title="Weights">
-              <Choices label="Unit of weight" className="actions">
-                {WEIGHT_UNITS.map((unit) => (
-                  <ToggleButton
-                    key={unit}
-                    value={unit}
-                    selected={unit === weightUnit}
-                    onChange={() => prefer({ weightUnit: unit })}
-                  >
-                    {unit}
-                  </ToggleButton>
-                ))}
-              </Choices>
+            <Section
+              title="Units"
+              about="Records keep centimetres and degrees Celsius; what the judge says and the history keep them too."
+            >
+              <UnitLine
+                name="weights"
+                of={WEIGHT_UNITS}
+                chosen={weightUnit}
+                onChoose={(unit) => prefer({ weightUnit: unit })}
+              />
+              <UnitLine
+                name="sizes and rain"
+                of={LENGTH_UNITS}
+                chosen={units.length}
+                words={LENGTH_WORDS}
+                onChoose={(length) => prefer({ units: { ...units, length } })}
+              />
+              <UnitLine
+                name="the air"
+                of={TEMPERATURE_UNITS}
+                chosen={units.temperature}
+                onChoose={(temperature) => prefer({ units: { ...units, temperature } })}
+              />
             </Section>
             <Section title="What it does by itself">
               {SWITCHES.map((one) => (
@@ -90,6 +100,32 @@ export function SettingsView() {
         </div>
       }
     />
+  );
+}
+
+const LENGTH_WORDS: Readonly<Record<Units["length"], string>> = { cm: "cm and mm", in: "inches" };
+
+interface UnitLineProps<Unit extends string> {
+  readonly name: string;
+  readonly of: readonly Unit[];
+  readonly chosen: Unit;
+  /** What stands on the buttons, where the unit itself says too little. */
+  readonly words?: Readonly<Record<Unit, string>>;
+  readonly onChoose: (unit: Unit) => void;
+}
+
+function UnitLine<Unit extends string>({ name, of, chosen, words, onChoose }: UnitLineProps<Unit>) {
+  return (
+    <div className="line around">
+      <Choices label={`Unit of ${name}`} className="actions">
+        {of.map((unit) => (
+          <ToggleButton key={unit} value={unit} selected={unit === chosen} onChange={() => onChoose(unit)}>
+            {words?.[unit] ?? unit}
+          </ToggleButton>
+        ))}
+      </Choices>
+      <span className="soft small grow">{name}</span>
+    </div>
   );
 }
 

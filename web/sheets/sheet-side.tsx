@@ -1,7 +1,8 @@
 /** The dark half of a sheet: what it passes for, where and when it grows, how large, what may be done with it. */
-import { REGIONS, type Sheet } from "@jittery-cap/core";
+import { REGIONS, type Sheet, unitShown } from "@jittery-cap/core";
 import { Link } from "react-router";
 import { comparePath, sheetPath } from "../addresses.ts";
+import { usePreferences } from "../device/preferences.ts";
 import type { OpenSheet, SheetLine } from "../worker/judge.worker.ts";
 import { basisOf } from "./sheet-words.ts";
 
@@ -17,6 +18,7 @@ const MEASURE_WORDS = {
 
 export function SheetSide({ open }: { readonly open: OpenSheet }) {
   const { sheet, lookalikes, company } = open;
+  const units = usePreferences((state) => state.units);
   return (
     <>
       {lookalikes.length > 0 && (
@@ -39,9 +41,10 @@ export function SheetSide({ open }: { readonly open: OpenSheet }) {
       <Side title="Sizes" basis={basisOf(sheet, "sizes").words}>
         {Object.entries(MEASURE_WORDS).map(([measure, [words, unit]]) => {
           const range = sheet.sizes[measure as keyof typeof MEASURE_WORDS];
+          const as = unitShown(unit, units);
           return range === undefined ? null : (
             <Pair key={measure} name={words}>
-              {range[0]} to {range[1]} {unit}
+              {as.shown(range[0])} to {as.shown(range[1])} {as.unit}
             </Pair>
           );
         })}

@@ -1,6 +1,8 @@
 /** What is told about a body, the weather or the ground: no evidence of kind, but of what can be trusted. */
 
+import { unitShown } from "@jittery-cap/core";
 import type { ReactNode } from "react";
+import { usePreferences } from "../device/preferences.ts";
 import { NumberField } from "../layout/number-field.tsx";
 import { blockId } from "./block-id.ts";
 import { Choice } from "./choice.tsx";
@@ -53,6 +55,7 @@ interface NumberBlockProps {
   readonly fields: readonly {
     readonly key: string;
     readonly label: string;
+    /** The unit in which the record keeps it. */
     readonly unit: string;
     readonly value: number | undefined;
   }[];
@@ -61,14 +64,21 @@ interface NumberBlockProps {
 
 /** A heading with numbers to enter; a number is taken when the field is left. */
 export function NumberBlock({ title, hint, name, active, fields, onSet }: NumberBlockProps) {
+  const units = usePreferences((state) => state.units);
+  const shown = fields.map((field) => ({ ...field, as: unitShown(field.unit, units) }));
   return (
     <Block title={title} hint={hint} name={name} active={active}>
       <div className="numbers">
-        {fields.map(({ key, label, unit, value }) => (
+        {shown.map(({ key, label, value, as: { unit, shown, kept } }) => (
           // biome-ignore lint/a11y/noLabelWithoutControl: the field inside is one
           <label key={key} className="number">
             {label}
-            <NumberField label={`${label}, ${unit}`} unit={unit} value={value} onSet={(next) => onSet(key, next)} />
+            <NumberField
+              label={`${label}, ${unit}`}
+              unit={unit}
+              value={value === undefined ? undefined : shown(value)}
+              onSet={(next) => onSet(key, next === null ? null : kept(next))}
+            />
           </label>
         ))}
       </div>
