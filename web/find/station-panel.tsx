@@ -74,7 +74,7 @@ export function StationPanel({ single, isSeveral, onSeveral, ...shown }: Station
           {station.how} {stakes.length > 0 && <b>{countWords(stakes.length)} on this.</b>}
         </p>
       </div>
-      <GuideNote find={find} />
+      <GuideNote find={find} station={station} />
       <AgainstNote />
       {station.id === "bodies" && <TwoKinds find={find} />}
       {single && <QuestionChips questions={asked} active={active} isDone={done} onChoose={onActivate} />}

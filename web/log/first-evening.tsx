@@ -1,10 +1,16 @@
 /** An empty log is no empty screen: what the two halves are, and a first find by the hand. */
 import Button from "@mui/material/Button";
 import { usePreferences } from "../device/preferences.ts";
+import { IN_HAND_LABEL } from "../specimen/specimen-in-hand.ts";
+
+/** How a find begins: led by the hand or not, and of which invented specimen if of none of the person's own. */
+export interface Begun {
+  readonly isLed: boolean;
+  readonly specimen?: string;
+}
 
 interface FirstEveningProps {
-  /** Begins a find; led by the hand, or alone. */
-  readonly onBegin: (isLed: boolean) => void;
+  readonly onBegin: (begun: Begun) => void;
   /** Whether this device has never heard from the server: then nobody knows what it holds. */
   readonly isServerUnknown: boolean;
 }
@@ -23,14 +29,22 @@ export function FirstEvening({ onBegin, isServerUnknown }: FirstEveningProps) {
       </p>
       <div className="actions">
         {!wasLed && (
-          <Button variant="contained" size="large" onClick={() => onBegin(true)}>
-            A first find, step by step
-          </Button>
+          <>
+            <Button variant="contained" size="large" onClick={() => onBegin({ isLed: true })}>
+              A first find, step by step
+            </Button>
+            <Button size="large" onClick={() => onBegin({ isLed: true, specimen: IN_HAND_LABEL })}>
+              The same on an invented one
+            </Button>
+          </>
         )}
-        <Button onClick={() => onBegin(false)}>Begin alone</Button>
+        <Button size="large" onClick={() => onBegin({ isLed: false })}>
+          Begin alone
+        </Button>
       </div>
       <p className="soft">
-        Take any mushroom, one from a shop will do. Nothing that is recorded here gives leave to eat it.
+        Take any mushroom, one from a shop will do; or take the invented one, which shows you what you would see.
+        Nothing that is recorded here gives leave to eat it.
       </p>
     </div>
   );

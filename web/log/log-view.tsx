@@ -3,27 +3,28 @@
 import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { useVirtualizer } from "@tanstack/react-virtual";
 import { useLiveQuery } from "dexie-react-hooks";
-import { useDeferredValue, useEffect, useRef, useState } from "react";
+import { lazy, Suspense, useDeferredValue, useState } from "react";
 import { useNavigate } from "react-router";
 import { findPath } from "../addresses.ts";
 import { usePreferences } from "../device/preferences.ts";
-import { isReadable, type Kept, setArchived } from "../documents/documents.ts";
+import { type Kept, setArchived } from "../documents/documents.ts";
 import { useSync } from "../documents/sync.ts";
 import { SplitCard } from "../layout/split-card.tsx";
 import { Trail } from "../layout/trail.tsx";
 import { beginFind } from "../session/begin-find.ts";
-import { EVERYTHING, type LogPage, logPage } from "./find-lines.ts";
-import { FirstEvening } from "./first-evening.tsx";
+import { EVERYTHING, logPage } from "./find-lines.ts";
+import type { Begun } from "./first-evening.tsx";
 import { LogAsked } from "./log-asked.tsx";
 import { LogDark } from "./log-dark.tsx";
-import { LogLine } from "./log-line.tsx";
+
+// who has no finds yet fetches no rows, and who has some no first evening
+const LogLines = lazy(() => import("./log-lines.tsx").then((module) => ({ default: module.LogLines })));
+const FirstEvening = lazy(() => import("./first-evening.tsx").then((module) => ({ default: module.FirstEvening })));
 
 /** Finds that are read at once; more as the list is scrolled. */
 const PAGE = 60;
-/** How tall a line is before it is drawn, px; it is as tall as what it says. */
-const LINE = 78;
+const LOOKING = <p className="log-end">Looking for your finds.</p>;
 
 export function LogView() {
   const navigate = useNavigate();
@@ -37,9 +38,9 @@ export function LogView() {
   const [refusal, setRefusal] = useState<string>();
   // a device that has never heard from the server does not know that there are no finds
   const isKnown = page !== undefined && (sync.hasPulled || sync.state === "unreachable" || page.kept.length > 0);
-  const begin = async (isLed: boolean) => {
-    const id = await beginFind();
-    if (isLed) prefer({ ledFind: id });
+  const begin = async ({ isLed, specimen }: Begun) => {
+    const id = await beginFind(specimen);
+    if (isLed) prefer({ ledFind: id, ledOnSpecimen: specimen !== undefined });
     await navigate(findPath(id, "record", "bodies"));
   };
   const putAway = async (find: Kept<"find">) => {
@@ -58,7 +59,7 @@ export function LogView() {
             <Typography variant="h2" component="h1">
               Finds
             </Typography>
-            <Button variant="contained" size="large" onClick={() => void begin(false)}>
+            <Button variant="contained" size="large" onClick={() => void begin({ isLed: false })}>
               New find
             </Button>
           </div>
@@ -94,18 +95,17 @@ export function LogView() {
               </Alert>
             )}
           </div>
-          {isKnown ? (
-            <Lines
-              page={page}
-              isAll={asked === EVERYTHING}
-              onMore={() => setMost(most + PAGE)}
-              onRemove={putAway}
-              onBegin={(isLed) => void begin(isLed)}
-              isServerUnknown={!sync.hasPulled}
-            />
-          ) : (
-            <p className="log-end">Looking for your finds.</p>
-          )}
+          <Suspense fallback={LOOKING}>
+            {!isKnown ? (
+              LOOKING
+            ) : page.kept.length > 0 ? (
+              <LogLines page={page} onMore={() => setMost(most + PAGE)} onRemove={putAway} />
+            ) : asked === EVERYTHING ? (
+              <FirstEvening onBegin={(begun) => void begin(begun)} isServerUnknown={!sync.hasPulled} />
+            ) : (
+              <p className="log-end">No find on this device is like that.</p>
+            )}
+          </Suspense>
         </>
       }
       dark={<LogDark isKnown={isKnown} />}
@@ -119,62 +119,5 @@ function Waiting({ count }: { readonly count: number }) {
     <Alert severity="info" role="status">
       {count === 1 ? "1 change" : `${count} changes`} on this device only; sent as soon as there is a server.
     </Alert>
-  );
-}
-
-interface LinesProps {
-  readonly page: LogPage;
-  /** Whether nothing narrower than all finds was asked for. */
-  readonly isAll: boolean;
-  readonly onMore: () => void;
-  readonly onRemove: (find: Kept<"find">) => Promise<void>;
-  readonly onBegin: (isLed: boolean) => void;
-  readonly isServerUnknown: boolean;
-}
-
-/** Only the lines on the screen are drawn, and only they are judged. */
-function Lines({ page: { kept, more, queued }, isAll, onMore, onRemove, onBegin, isServerUnknown }: LinesProps) {
-  const scroll = useRef<HTMLDivElement>(null);
-  const rows = useVirtualizer({
-    count: kept.length,
-    getScrollElement: () => scroll.current,
-    estimateSize: () => LINE,
-    overscan: 6,
-    getItemKey: (index) => kept[index]?.id ?? index,
-  });
-  const shown = rows.getVirtualItems();
-  const last = shown.at(-1)?.index ?? 0;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: asked when the last line comes into sight, and not when the asker changes
-  useEffect(() => {
-    if (more && last >= kept.length - 1) onMore();
-  }, [more, last, kept.length]);
-  return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls can be reached by keyboard
-    <section ref={scroll} className="log-scroll" tabIndex={0} aria-label="Finds, latest first">
-      <ul className="log-lines" style={{ height: rows.getTotalSize() }}>
-        {shown.map(({ key, index, start }) => {
-          const one = kept[index];
-          const place = { minHeight: LINE, transform: `translateY(${start}px)` };
-          if (one === undefined) return null;
-          return isReadable(one) ? (
-            <LogLine
-              key={key}
-              find={one}
-              style={place}
-              index={index}
-              measure={rows.measureElement}
-              isOnDeviceOnly={one.version === 0 || queued.has(one.id)}
-              onRemove={() => void onRemove(one)}
-            />
-          ) : (
-            <li key={key} ref={rows.measureElement} data-index={index} className="log-line log-end" style={place}>
-              A find that this program cannot read. It is kept as it is: {one.id}
-            </li>
-          );
-        })}
-      </ul>
-      {kept.length === 0 && isAll && <FirstEvening onBegin={onBegin} isServerUnknown={isServerUnknown} />}
-      {kept.length === 0 && !isAll && <p className="log-end">No find on this device is like that.</p>}
-    </section>
   );
 }

@@ -5,12 +5,16 @@ import { usePreferences } from "../device/preferences.ts";
 import { makeDocument } from "../documents/documents.ts";
 import { ownRules } from "../documents/settings.ts";
 
-/** Begins a find by the person's own rules. @returns its id */
-export async function beginFind(): Promise<string> {
+/**
+ * Begins a find by the person's own rules.
+ * @param label its name, where it has one from the start @returns its id
+ */
+export async function beginFind(label?: string): Promise<string> {
   const rules = await ownRules();
   const { region } = usePreferences.getState();
   const find: Find = {
     ...newFind(uuidv7(), new Date().toISOString()),
+    ...(label === undefined ? {} : { label }),
     ...(rules === undefined ? {} : { rules }),
     ...(region === null ? {} : { place: { region } }),
   };
