@@ -11,27 +11,22 @@ import {
   type Difference,
   type Figure,
   type Find,
-  figureOf,
-  findCard,
   type IfWrong,
   ifWrong,
   type Knowledge,
   type Marks,
   type NameMatch,
-  nameSearch,
   type Raster,
   type Readable,
   type Reading,
-  readColour,
   type Sheet,
   summarise,
-  typicalFind,
   unpackSheets,
 } from "@jittery-cap/core";
 import { expose } from "comlink";
 
 const compiled = compileSheets(unpackSheets(sheets));
-let search: ReturnType<typeof nameSearch> | undefined;
+let search: ((query: string) => readonly NameMatch[]) | undefined;
 
 /** @throws when the sheets that were shipped are not well formed; the screen then says hold */
 function knowledge(): Knowledge {
@@ -76,11 +71,6 @@ const lineOf = ({ id, names, tier }: Sheet): SheetLine => ({
   tier,
 });
 
-function figuresOf(sheet: Sheet): Figure[] {
-  const find = typicalFind(sheet);
-  return find.bodies.map((body) => figureOf(find, body, 0));
-}
-
 const judge = {
   /** The answer to a find. */
   assess(find: Find): Answer {
@@ -103,12 +93,14 @@ const judge = {
   },
 
   /** Where the halves and the deposit seem to lie in a picture. */
-  findCard(raster: Raster): Marks | undefined {
+  async findCard(raster: Raster): Promise<Marks | undefined> {
+    const { findCard } = await import("./reading.ts");
     return findCard(raster);
   },
 
   /** A deposit read from a picture; the picture's numbers stay on this device. */
-  readColour(raster: Raster, marks: Marks, character: Readable): Reading {
+  async readColour(raster: Raster, marks: Marks, character: Readable): Promise<Reading> {
+    const { readColour } = await import("./reading.ts");
     return readColour(raster, marks, character);
   },
 
@@ -136,7 +128,8 @@ const judge = {
   },
 
   /** Sheets by a name, misspelt or old or foreign, nearest first. */
-  searchNames(query: string): readonly (NameMatch & SheetLine)[] {
+  async searchNames(query: string): Promise<readonly (NameMatch & SheetLine)[]> {
+    const { nameSearch } = await import("./names.ts");
     search ??= nameSearch(knowledge().sheets);
     return search(query).flatMap((match) => {
       const sheet = knowledge().byId.get(match.sheet);
@@ -145,7 +138,8 @@ const judge = {
   },
 
   /** One sheet, or undefined where there is none of that id. */
-  openSheet(id: string): OpenSheet | undefined {
+  async openSheet(id: string): Promise<OpenSheet | undefined> {
+    const { figuresOf } = await import("./sheet-figures.ts");
     const { byId } = knowledge();
     const sheet = byId.get(id);
     if (sheet === undefined) return undefined;
@@ -158,7 +152,8 @@ const judge = {
   },
 
   /** What tells two kinds apart, or undefined where one of them has no sheet. */
-  compare(one: string, other: string): Comparison | undefined {
+  async compare(one: string, other: string): Promise<Comparison | undefined> {
+    const { figuresOf } = await import("./sheet-figures.ts");
     const { byId } = knowledge();
     const [first, second] = [byId.get(one), byId.get(other)];
     if (first === undefined || second === undefined) return undefined;
