@@ -38,6 +38,9 @@ export const VIEWS: readonly (readonly [view: string, path: string])[] = [
   ["two sheets", "/sheets/kuehneromyces-mutabilis/beside/galerina-marginata"],
 ];
 
+/** Views that are used with wet hands, in bright light. */
+export const IN_THE_FIELD = /\/record\/|\/tests\/|\/run$|\/prints$/;
+
 /** Waits until a view shows what it is for. */
 export async function untilShown(page: Page, path: string): Promise<void> {
   await page.waitForLoadState("networkidle");

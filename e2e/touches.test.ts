@@ -1,7 +1,17 @@
 /** Six finds recorded by thumb, as a forager would: how many touches it takes until the answer has nothing more to ask. */
 import { expect } from "chai";
-import type { Page } from "playwright-core";
-import { type Application, newFind, PHONE, startApplication } from "./application.ts";
+import type { Locator, Page } from "playwright-core";
+import {
+  type Application,
+  choose,
+  newFind,
+  PHONE,
+  reach,
+  startApplication,
+  station,
+  tell,
+  untilVerdict,
+} from "./application.ts";
 
 /** What is seen of one body; what is not told here cannot be told. Common practice, no source. */
 type Truth = Readonly<Record<string, string>>;
@@ -278,6 +288,18 @@ describe("touches", () => {
     });
 });
 
+/** Lays a finger on something, and lifts it after most of a second. */
+async function hold(page: Page, what: Locator): Promise<void> {
+  await what.scrollIntoViewIfNeeded();
+  const box = await what.boundingBox();
+  if (box === null) throw new Error("nothing to hold");
+  const session = await page.context().newCDPSession(page);
+  const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  await session.send("Input.dispatchTouchEvent", { type: "touchStart", touchPoints: [at] });
+  await page.waitForTimeout(800);
+  await session.send("Input.dispatchTouchEvent", { type: "touchEnd", touchPoints: [] });
+}
+
 describe("an answer that goes on by itself", () => {
   let application: Application;
   before(async () => {
@@ -308,6 +330,25 @@ describe("an answer that goes on by itself", () => {
     await context.close();
   });
 
+  it("stays where a state is held down: several are told of it", async () => {
+    const { page, context } = await application.open(PHONE);
+    await newFind(application, page);
+    await tell(page, "age", "mature");
+    await settled(page);
+    await station(page, "Cap");
+    await reach(page, '[data-character="cap-colour"]', "cap-colour");
+    const state = (name: string) => page.locator(`[data-character="cap-colour"] [data-state="${name}"]`);
+    await hold(page, state("white"));
+    await settled(page);
+    await page.waitForTimeout(300);
+    expect(await state("white").getAttribute("aria-pressed")).to.equal("true");
+    await state("cream").tap();
+    await settled(page);
+    expect(await state("white").getAttribute("aria-pressed")).to.equal("true");
+    expect(await state("cream").getAttribute("aria-pressed")).to.equal("true");
+    await context.close();
+  });
+
   it("still goes on where the person waits", async () => {
     const { page, context } = await application.open(PHONE);
     await newFind(application, page);
@@ -321,10 +362,11 @@ describe("an answer that goes on by itself", () => {
 
 describe("a first evening", () => {
   let application: Application;
-  before(async () => {
+  // each evening is the first: with a log of its own
+  beforeEach(async () => {
     application = await startApplication("no");
   });
-  after(() => application.stop());
+  afterEach(() => application.stop());
 
   it("is led by the hand through a first find, and can be left at any time", async () => {
     const { page, context } = await application.open(PHONE);
@@ -339,6 +381,34 @@ describe("a first evening", () => {
     await page.reload();
     await page.locator("[data-station]").waitFor();
     expect(await guide.count()).to.equal(0);
+    await context.close();
+  });
+
+  it("can be practised on an invented specimen, which shows what somebody looks at, and is to be left", async () => {
+    const { page, context } = await application.open(PHONE);
+    await page.goto(application.address);
+    const begin = page.getByTestId("first-evening").getByRole("button", { name: "The same on an invented one" });
+    await begin.tap();
+    const guide = page.getByTestId("guide");
+    expect(await guide.textContent()).not.to.contain("mature, its cap open");
+    await guide.getByRole("button", { name: "Look at the specimen in your hand" }).tap();
+    await guide.getByText(/age: mature/).waitFor();
+    await page.locator('[data-told="age"] [data-state="mature"]').tap();
+    await settled(page);
+    await station(page, "Foot");
+    await guide.getByRole("button", { name: "Look at the specimen in your hand" }).tap();
+    await guide.getByText(/foot: sac/).waitFor();
+    await tell(page, "lifted", "whole");
+    await settled(page);
+    await station(page, "Foot");
+    await choose(page, "base", "sac");
+    await settled(page);
+    await station(page, "Under");
+    await choose(page, "underside", "gills");
+    await settled(page);
+    await station(page, "Under");
+    await choose(page, "gill-colour", "white");
+    await untilVerdict(page, "leave");
     await context.close();
   });
 });

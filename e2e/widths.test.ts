@@ -1,7 +1,7 @@
 /** Every view at four widths: nothing reaches past the edge, nothing is cut, and in the field everything is as broad as a thumb. */
 import { expect } from "chai";
 import { type Application, startApplication } from "./application.ts";
-import { idOf, untilShown, VIEWS } from "./every-view.ts";
+import { IN_THE_FIELD, idOf, untilShown, VIEWS } from "./every-view.ts";
 
 const WIDTHS = [
   [390, 844],
@@ -9,9 +9,6 @@ const WIDTHS = [
   [1280, 800],
   [1920, 1080],
 ] as const;
-
-/** Views that are used with wet hands. */
-const IN_THE_FIELD = /\/record\/|\/tests\/|\/run$/;
 
 /** What is wrong with the page as it stands, each thing once. */
 const FAULTS = `(() => {
