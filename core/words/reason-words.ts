@@ -62,7 +62,7 @@ export const REASON_WORDS = {
   refusedKindFits: (names: readonly string[], rules: readonly string[]) =>
     `It may still be ${firstFew(names)}, which the house rules refuse (${rules.join("; ")}).`,
   houseRule: (names: readonly string[], rules: readonly string[]) =>
-    `It could only be ${firstFew(names)}, and a house rule of yours leaves that (${rules.join("; ")}).`,
+    `Of the kinds that are sought only ${firstFew(names)} would fit, and a house rule of yours leaves that (${rules.join("; ")}).`,
   speciesOpen: "The house rule asks for one species, and more than one still fits.",
   oneFeature: "One feature alone never decides.",
   allRuledOut: (names: readonly string[], genera: readonly string[]) =>
