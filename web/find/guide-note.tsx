@@ -24,24 +24,19 @@ export const GuideNote = memo(function GuideNote({ find, station }: GuideNotePro
   const step = index === undefined ? undefined : GUIDE[index];
   const leave = () => prefer({ wasLed: true, ledFind: null });
   return (
-    <Alert
-      severity="warning"
-      role="status"
-      data-testid="guide"
-      sx={{ mb: 2 }}
-      action={
+    <Alert severity="warning" role="status" data-testid="guide" sx={{ mb: 2 }} className="guide">
+      <div className="guide-head">
+        <b className="grow">
+          {step === undefined
+            ? "That was a whole find. From here on Next leads."
+            : `${(index ?? 0) + 1} of ${GUIDE.length}: ${step.title}`}
+        </b>
         <Button variant="quiet" onClick={leave}>
           {step === undefined ? "Done" : "Leave"}
         </Button>
-      }
-    >
-      {step === undefined ? (
-        <b>That was a whole find. From here on Next leads.</b>
-      ) : (
+      </div>
+      {step !== undefined && (
         <>
-          <b>
-            {(index ?? 0) + 1} of {GUIDE.length}: {step.title}
-          </b>
           <div className="small">{step.how}</div>
           {isInHand && <InHand key={station.id} station={station} />}
         </>

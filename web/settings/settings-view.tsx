@@ -116,7 +116,7 @@ interface UnitLineProps<Unit extends string> {
 
 function UnitLine<Unit extends string>({ name, of, chosen, words, onChoose }: UnitLineProps<Unit>) {
   return (
-    <div className="line around">
+    <div className="line around actions">
       <Choices label={`Unit of ${name}`} className="actions">
         {of.map((unit) => (
           <ToggleButton key={unit} value={unit} selected={unit === chosen} onChange={() => onChoose(unit)}>
