@@ -5,7 +5,7 @@ import { judge } from "../judge/judge.ts";
 import { rule, VERDICTS } from "../judge/verdict.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 import { CONDITION_CODES } from "../words/reason-words.ts";
-import type { Answer } from "./answer.ts";
+import type { Answer, DangerAnswer } from "./answer.ts";
 
 const verdict = z.enum(VERDICTS);
 
@@ -19,8 +19,13 @@ export const answerSummarySchema = z.strictObject({
 });
 export type AnswerSummary = z.infer<typeof answerSummarySchema>;
 
+/** As much of an answer as its summary is made of. */
+export interface Summed extends Pick<Answer, "verdict" | "bodies" | "restsOn" | "conditions"> {
+  readonly dangers: readonly Pick<DangerAnswer, "sheet" | "mistakes">[];
+}
+
 /** The summary of an answer. */
-export const summaryOf = (answer: Answer): AnswerSummary =>
+export const summaryOf = (answer: Summed): AnswerSummary =>
   summaryFrom(
     answer,
     answer.dangers.map(({ sheet, mistakes }) => [sheet, mistakes]),

@@ -1,9 +1,9 @@
 /** Which dangers stand on the board, and what each family of evidence says of one. */
-import { type Answer, definitionOf, type Family, isCharacterId } from "@jittery-cap/core";
+import { type DangerAnswer, definitionOf, type Family, isCharacterId } from "@jittery-cap/core";
 import { distanceWords } from "../standing/distance-words.ts";
 import type { MarkKind } from "./mark.tsx";
 
-export type Danger = Answer["dangers"][number];
+export type Danger = DangerAnswer;
 
 /** Dangers on the board before it is unfolded, and at most so many of those that still stand. */
 const ROWS = 7;

@@ -1,12 +1,13 @@
 /** Each body with how it stands on its own. */
-import { type Answer, type BodyVerdict, type Find, figureOf } from "@jittery-cap/core";
+import { type BodyVerdict, type Find, figureOf } from "@jittery-cap/core";
 import { Section } from "../layout/section.tsx";
 import { Drawing } from "../specimen/drawing.tsx";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
 import { VERDICT_WORDS } from "../standing/verdict-words.ts";
 
 const PICTURE = { height: 54, width: 60 } as const;
 
-export function Bodies({ answer, find }: { readonly answer: Answer; readonly find: Find }) {
+export function Bodies({ answer, find }: { readonly answer: ShownAnswer; readonly find: Find }) {
   return (
     <Section title="Each body on its own">
       <ul aria-label="Bodies" className="lines">

@@ -1,6 +1,5 @@
 /** What becomes of one body: its ending, what was taken off, and why where the answer would permit more. */
 import {
-  type Answer,
   type Body,
   conditionText,
   ENDING_WORDS,
@@ -11,11 +10,12 @@ import {
 } from "@jittery-cap/core";
 import TextField from "@mui/material/TextField";
 import { ChooseFrom } from "../layout/choose-from.tsx";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
 import { asksReason, type Drafted, toldOf } from "./endings-draft.ts";
 import { TakenOff } from "./taken-off.tsx";
 
 interface BodyEndingChoiceProps {
-  readonly answer: Answer;
+  readonly answer: ShownAnswer;
   readonly body: Body;
   readonly drafted: Drafted;
   readonly onDraft: (drafted: Drafted) => void;

@@ -1,15 +1,16 @@
 /** What has to happen before anything is cooked, and how the kinds that it may be are handled. */
-import { type Answer, CONDITION_WORDS } from "@jittery-cap/core";
+import { CONDITION_WORDS } from "@jittery-cap/core";
 import { Section } from "../layout/section.tsx";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
 
 interface ConditionsProps {
-  readonly answer: Answer;
+  readonly answer: ShownAnswer;
   /** Codes of the conditions that are met. */
   readonly met: ReadonlySet<string>;
 }
 
 /** How what may be kept is handled, in words; kinds that are handled alike are told together. */
-function handlingWords(answer: Answer): ReadonlyMap<string, readonly string[]> {
+function handlingWords(answer: ShownAnswer): ReadonlyMap<string, readonly string[]> {
   const told = new Map<string, string[]>();
   for (const { name, parts, cooking, warnings } of answer.handling ?? []) {
     const words = `${parts}; ${cooking}. ${warnings.join(" ")}`.trim();

@@ -1,11 +1,11 @@
 /** The chosen danger in words: what speaks against it, what is masked, what speaks for it. */
-import type { Answer } from "@jittery-cap/core";
+import type { DangerAnswer } from "@jittery-cap/core";
 import { Link } from "react-router";
 import { comparePath, sheetPath } from "../addresses.ts";
 import { distanceWords } from "../standing/distance-words.ts";
 
 interface DangerDetailProps {
-  readonly danger: Answer["dangers"][number];
+  readonly danger: DangerAnswer;
   /** The kind to set it beside. */
   readonly beside: string | undefined;
 }

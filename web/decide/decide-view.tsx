@@ -1,8 +1,8 @@
 /** Decide: the answer, what is done next and what becomes of each body on the light half; the board of evidence on the dark one. */
-import type { CharacterId, IfWrong } from "@jittery-cap/core";
+import type { CharacterId, ConditionCode } from "@jittery-cap/core";
 import { conditionsMet } from "@jittery-cap/core";
 import Link from "@mui/material/Link";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { Link as RouterLink } from "react-router";
 import { findPath } from "../addresses.ts";
 import type { ShownOpinion } from "../documents/opinions.ts";
@@ -12,15 +12,19 @@ import { StateOfView } from "../layout/state-of-view.tsx";
 import { Trail } from "../layout/trail.tsx";
 import { useFind, useOpenFind } from "../session/session-context.tsx";
 import { VERDICT_WORDS } from "../standing/verdict-words.ts";
-import { askIfWrong } from "../worker/judge.ts";
+import { askEvidence, askIfWrong } from "../worker/judge.ts";
 import { Bodies } from "./bodies.tsx";
 import { Conditions } from "./conditions.tsx";
 import { DecidedLine } from "./decided-line.tsx";
 import { EndingsPanel } from "./endings-panel.tsx";
 import { EvidenceBoard } from "./evidence-board.tsx";
 import { SecondEyes } from "./second-eyes.tsx";
+import { useAsked } from "./use-asked.ts";
 import { useDecisions } from "./use-decisions.ts";
 import { Way } from "./way.tsx";
+
+const NONE_MET: ReadonlySet<ConditionCode> = new Set();
+const isTold = <Reply extends object>(said: Reply | "failed" | undefined): said is Reply => typeof said === "object";
 
 export function DecideView() {
   const find = useOpenFind();
@@ -29,19 +33,11 @@ export function DecideView() {
   const [chosen, setChosen] = useState<string>();
   const [supposed, setSupposed] = useState<CharacterId>();
   const [opinions, setOpinions] = useState<readonly ShownOpinion[]>([]);
-  const [wrongs, setWrongs] = useState<readonly IfWrong[]>();
+  const wrongs = useAsked(find, askIfWrong);
+  const told = useAsked(find, askEvidence);
   const decisions = useDecisions(find);
-  useEffect(() => {
-    let overtaken = false;
-    setWrongs(undefined);
-    askIfWrong(find).then(
-      (found) => overtaken || setWrongs(found),
-      () => undefined,
-    );
-    return () => {
-      overtaken = true;
-    };
-  }, [find]);
+  // until it is known what the answer rests on nobody has met a condition
+  const met = isTold(told) && answer !== undefined ? conditionsMet(find, { ...answer, ...told }, opinions) : NONE_MET;
   // an answer to another state of the record is no answer here
   if (answer === undefined || answerState !== "fresh")
     return <StateOfView status="open" isFailed={answerState === "failed"} />;
@@ -75,7 +71,7 @@ export function DecideView() {
             </ul>
             <Way answer={answer} find={find} />
             <EndingsPanel find={find} answer={answer} decisions={decisions} />
-            <Conditions answer={answer} met={conditionsMet(find, answer, opinions)} />
+            <Conditions answer={answer} met={met} />
             <Bodies answer={answer} find={find} />
             <SecondEyes find={find} onHeard={setOpinions} />
             <p>
@@ -92,10 +88,10 @@ export function DecideView() {
       }
       dark={
         <EvidenceBoard
-          answer={answer}
+          told={told}
           chosen={chosen}
           onChoose={setChosen}
-          wrongs={wrongs}
+          wrongs={isTold(wrongs) ? wrongs : undefined}
           supposed={supposed}
           onSuppose={setSupposed}
         />

@@ -1,6 +1,5 @@
 /** What a person has chosen to become of each body, before it is frozen. */
 import {
-  type Answer,
   type Body,
   type BodyEnding,
   type Find,
@@ -9,6 +8,7 @@ import {
   type Trimming,
   trimmingFault,
 } from "@jittery-cap/core";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
 
 export interface Drafted {
   readonly ending?: BodyEnding["ending"];
@@ -31,11 +31,11 @@ export function toldOf(body: string, { ending, reason, off }: Drafted = {}): Bod
 }
 
 /** Whether the answer would permit more for a body than what is chosen: then a reason is asked. */
-export const asksReason = (answer: Answer, told: BodyEnding | undefined): boolean =>
+export const asksReason = (answer: ShownAnswer, told: BodyEnding | undefined): boolean =>
   told !== undefined && isStricter(answer, told.body, told.ending);
 
 /** Whether a body's draft lacks nothing. */
-export function isReady(answer: Answer, body: Body, draft: Draft): boolean {
+export function isReady(answer: ShownAnswer, body: Body, draft: Draft): boolean {
   const told = toldOf(body.id, draft[body.id]);
   if (told === undefined || trimmingFault(body, told) !== undefined) return false;
   return !asksReason(answer, told) || told.reason !== undefined;

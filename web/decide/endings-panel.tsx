@@ -1,5 +1,5 @@
 /** What becomes of each body: the person's ending, never more permissive than the answer, then frozen. */
-import type { Answer, Find } from "@jittery-cap/core";
+import type { Find } from "@jittery-cap/core";
 import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import { useState } from "react";
@@ -7,13 +7,14 @@ import { decideFind, type ShownDecision } from "../documents/decisions.ts";
 import { touchesKept } from "../documents/under-way.ts";
 import { Section } from "../layout/section.tsx";
 import { useSession } from "../session/session-context.tsx";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
 import { BodyEndingChoice } from "./body-ending.tsx";
 import { DecisionLine } from "./decision-line.tsx";
 import { type Draft, endingsOf, isReady } from "./endings-draft.ts";
 
 interface EndingsPanelProps {
   readonly find: Find;
-  readonly answer: Answer;
+  readonly answer: ShownAnswer;
   /** Undefined while they are looked for. */
   readonly decisions: readonly ShownDecision[] | undefined;
 }

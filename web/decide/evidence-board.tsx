@@ -1,26 +1,20 @@
 /** The evidence board: each danger against the families of evidence, and what stands behind the chosen one. */
-import {
-  type Answer,
-  type CharacterId,
-  definitionOf,
-  FAMILIES,
-  FAMILY_WORDS,
-  type Family,
-  type IfWrong,
-} from "@jittery-cap/core";
+import { type CharacterId, definitionOf, FAMILIES, FAMILY_WORDS, type Family, type IfWrong } from "@jittery-cap/core";
 import Button from "@mui/material/Button";
 import useMediaQuery from "@mui/material/useMediaQuery";
 import { useState } from "react";
 import { ScrollRegion } from "../layout/scroll-region.tsx";
 import { distanceWords } from "../standing/distance-words.ts";
 import { WIDE } from "../theme/tokens.ts";
+import type { EvidenceTold } from "../worker/judge.worker.ts";
 import { boardRows, type Danger, markOf } from "./board-rows.ts";
 import { DangerDetail } from "./danger-detail.tsx";
 import { IfOneWereWrong } from "./if-one-were-wrong.tsx";
 import { Mark, type MarkKind } from "./mark.tsx";
 
 interface EvidenceBoardProps {
-  readonly answer: Answer;
+  /** What is known of each danger; undefined while it is worked out. */
+  readonly told: EvidenceTold | "failed" | undefined;
   readonly chosen: string | undefined;
   readonly onChoose: (sheet: string) => void;
   /** What would follow if one thing seen were wrong; undefined while it is worked out. */
@@ -39,11 +33,12 @@ const LEGEND: Readonly<Record<MarkKind, string>> = {
 };
 
 export function EvidenceBoard(props: EvidenceBoardProps) {
-  const { answer, chosen, onChoose, wrongs, supposed, onSuppose } = props;
+  const { told, chosen, onChoose, wrongs, supposed, onSuppose } = props;
   const wide = useMediaQuery(WIDE);
+  const evidence = told === "failed" ? undefined : told;
   const [isOpen, setIsOpen] = useState(false);
   const [all, setAll] = useState(false);
-  const { rows, current, folded } = boardRows(answer.dangers, chosen, all);
+  const { rows, current, folded } = boardRows(evidence?.dangers ?? [], chosen, all);
   const lit = supposed === undefined ? undefined : definitionOf(supposed).family;
   return (
     <div className={wide ? "board-all" : isOpen ? "board-open" : "board-folded"}>
@@ -92,6 +87,13 @@ export function EvidenceBoard(props: EvidenceBoardProps) {
             ))}
           </tbody>
         </table>
+        {evidence === undefined && (
+          <p role="status" className="board-under">
+            {told === "failed"
+              ? "What speaks against each danger could not be worked out on this device. The answer beside this stands."
+              : "Working out what speaks against each danger."}
+          </p>
+        )}
         {(folded !== undefined || all) && (
           <div className="board-under">
             <Button variant="quiet" aria-expanded={all} onClick={() => setAll(!all)} data-testid="unfold-board">
@@ -100,7 +102,7 @@ export function EvidenceBoard(props: EvidenceBoardProps) {
           </div>
         )}
         <IfOneWereWrong wrongs={wrongs} supposed={supposed} onSuppose={onSuppose} />
-        {current !== undefined && <DangerDetail danger={current} beside={supposedKind(answer)} />}
+        {current !== undefined && <DangerDetail danger={current} beside={evidence?.seems} />}
       </ScrollRegion>
     </div>
   );
@@ -137,9 +139,4 @@ function BoardRow({ danger, isChosen, lit, onChoose }: BoardRowProps) {
       ))}
     </tr>
   );
-}
-
-/** The sought kind that the find seems to be, to compare a danger with. */
-function supposedKind({ candidates }: Answer): string | undefined {
-  return candidates.find((one) => one.fits)?.sheet ?? candidates[0]?.sheet;
 }

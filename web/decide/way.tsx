@@ -1,15 +1,16 @@
 /** The shortest way to an answer: each test leads to the question that it opens. What cannot be settled is said. */
-import type { Answer, Find } from "@jittery-cap/core";
+import type { Find } from "@jittery-cap/core";
 import { Link } from "react-router";
 import { Section } from "../layout/section.tsx";
 import { testPath } from "../specimen/place-of-test.ts";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
 
 /** So many dangers that no test settles are told one by one; the board shows them all. */
 const SETTLED_NOT = 3;
 
 const timeWords = (minutes: number, hours: number) => `${minutes} min${hours > 0 ? `, then ${hours} h` : ""}`;
 
-export function Way({ answer, find }: { readonly answer: Answer; readonly find: Find }) {
+export function Way({ answer, find }: { readonly answer: ShownAnswer; readonly find: Find }) {
   const { tests, minutes, waitHours, cannotSettle, further, nothingHelps } = answer.next;
   if (tests.length + cannotSettle.length + further.length === 0 && nothingHelps === undefined) return null;
   return (

@@ -1,6 +1,5 @@
 /** Decisions on this device: made with or without a server, and how they stand by every judge that can be asked. */
 import {
-  type Answer,
   type BodyEnding,
   type DecidedFind,
   decide,
@@ -11,6 +10,7 @@ import {
   type Parsed,
   rulesOf,
   type Standing,
+  type Summed,
   standingOf,
   stricterStanding,
   summaryOf,
@@ -37,7 +37,11 @@ export interface ShownDecision extends DecidedFind {
 }
 
 /** Decides a find here and now, by an answer of this device's own judge to that very record. */
-export async function decideFind(find: Find, endings: readonly BodyEnding[], answer: Answer): Promise<Parsed<string>> {
+export async function decideFind(
+  find: Find,
+  endings: readonly BodyEnding[],
+  answer: Summed & { readonly edition: string },
+): Promise<Parsed<string>> {
   const missing = endings.some((one) => isAmongFood(one.ending)) ? await missingExperience(find) : undefined;
   if (missing !== undefined) return { ok: false, faults: [{ path: "rules.smallBrown", message: missing }] };
   const decided = decide(find, endings, summaryOf(answer), answer.edition, new Date().toISOString());

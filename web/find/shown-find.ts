@@ -1,7 +1,8 @@
 /** What both layouts of Find are given. */
-import type { Answer, Body, Change, Find } from "@jittery-cap/core";
+import type { Body, Change, Find } from "@jittery-cap/core";
 import type { Station } from "../specimen/stations.ts";
 import type { Stopwatch } from "../specimen/stopwatch.ts";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
 import type { StationOrder } from "./station-order.ts";
 
 export interface ShownFind {
@@ -11,7 +12,7 @@ export interface ShownFind {
   readonly order: StationOrder;
   readonly alsoOpen: boolean;
   readonly onAlso: () => void;
-  readonly answer: Answer | undefined;
+  readonly answer: ShownAnswer | undefined;
   /** The question that the keys answer, and on a phone the only one shown. */
   readonly active: string | undefined;
   readonly onActivate: (item: string) => void;

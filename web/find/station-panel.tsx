@@ -1,6 +1,5 @@
 /** One station: its title, how to look, what is at stake, and its questions; on a phone one question at a time. */
 import {
-  type Answer,
   CHARACTER_WORDS,
   type CharacterId,
   definitionOf,
@@ -13,6 +12,7 @@ import { useObserver } from "../specimen/observer.ts";
 import { entryOf } from "../specimen/observing.ts";
 import { itemOf, type Question, type Station } from "../specimen/stations.ts";
 import { ToldQuestion } from "../specimen/told-questions.tsx";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
 import { AgainstNote } from "./against-note.tsx";
 import { GuideNote } from "./guide-note.tsx";
 import { PictureStrip } from "./picture-strip.tsx";
@@ -30,7 +30,7 @@ interface StationPanelProps extends ShownFind {
 }
 
 /** The dangers that turn on any character of a station. */
-function stakesOf(station: Station, answer: Answer | undefined): string[] {
+function stakesOf(station: Station, answer: ShownAnswer | undefined): string[] {
   const sheets = station.questions.flatMap((question) =>
     question.kind === "character" ? (answer?.atStake[question.character] ?? []) : [],
   );
@@ -38,7 +38,7 @@ function stakesOf(station: Station, answer: Answer | undefined): string[] {
 }
 
 /** Masks that bite on a character of this body today, each once. */
-function masksOn(answer: Answer | undefined, body: string, character: CharacterId): MaskUse[] {
+function masksOn(answer: ShownAnswer | undefined, body: string, character: CharacterId): MaskUse[] {
   const uses = (answer?.dangers ?? [])
     .filter((danger) => danger.status !== "ruled-out")
     .flatMap((danger) => danger.masks);

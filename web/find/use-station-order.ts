@@ -1,8 +1,9 @@
 /** The order of a station, held still while somebody works at it: nothing moves under a thumb. */
-import type { Answer, Body, Find } from "@jittery-cap/core";
+import type { Body, Find } from "@jittery-cap/core";
 import { useRef } from "react";
 import { chosenStates, entryOf } from "../specimen/observing.ts";
 import type { Station } from "../specimen/stations.ts";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
 import { orderOf, type StationOrder } from "./station-order.ts";
 
 interface Held {
@@ -15,7 +16,7 @@ export function useStationOrder(
   station: Station,
   find: Find | undefined,
   body: Body | undefined,
-  answer: Answer | undefined,
+  answer: ShownAnswer | undefined,
   only: ReadonlySet<string> | undefined,
 ): StationOrder {
   const held = useRef<Held>(undefined);
@@ -33,7 +34,7 @@ export function useStationOrder(
 }
 
 /** Characters that would move a standing danger, or that a kind it may be still demands. */
-function mattering(answer: Answer | undefined): ReadonlySet<string> | undefined {
+function mattering(answer: ShownAnswer | undefined): ReadonlySet<string> | undefined {
   if (answer === undefined) return undefined;
   const musts = answer.candidates.filter((one) => one.fits).flatMap((one) => one.mustsMissing);
   return new Set([...Object.keys(answer.atStake), ...musts]);

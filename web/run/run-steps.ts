@@ -34,7 +34,7 @@ const ANSWERS: Readonly<Record<string, readonly CharacterId[]>> = {
 };
 
 /** Tests that hands can do in one go: those that wait for hours, or ask for another body, are not among them. */
-export function runnableTests(answer: Answer | undefined): Answer["next"]["tests"] {
+export function runnableTests(answer: Pick<Answer, "next"> | undefined): Answer["next"]["tests"] {
   return (answer?.next.tests ?? []).filter((test) => test.waitHours === 0 && characterOfTest(test) !== undefined);
 }
 

@@ -1,5 +1,6 @@
 /** A find checked against one danger: only what separates the two is asked. */
-import type { Answer, Find } from "@jittery-cap/core";
+import type { Find } from "@jittery-cap/core";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
 import { askShelf } from "../worker/judge.ts";
 
 /** The one danger that the find is checked against, with the characters that separate it from what this seems to be. */
@@ -15,7 +16,7 @@ export interface Against {
 const TELLING = 0.5;
 
 /** What separates a danger from what the find seems to be. @returns undefined where nothing does: then nothing is left out */
-export async function comparisonWith(sheet: string, find: Find, answer: Answer): Promise<Against | undefined> {
+export async function comparisonWith(sheet: string, find: Find, answer: ShownAnswer): Promise<Against | undefined> {
   const danger = answer.dangers.find((one) => one.sheet === sheet);
   if (danger === undefined) return undefined;
   const seems = answer.candidates.find((one) => one.fits && one.tier !== "inedible")?.sheet ?? find.takenFor;
@@ -28,5 +29,5 @@ export async function comparisonWith(sheet: string, find: Find, answer: Answer):
   return characters.size === 0 ? undefined : { sheet, name: danger.name, beside: compared?.one.common, characters };
 }
 
-const movedBy = (sheet: string, { atStake }: Answer): string[] =>
+const movedBy = (sheet: string, { atStake }: ShownAnswer): string[] =>
   Object.entries(atStake).flatMap(([character, by]) => (by.includes(sheet) ? [character] : []));

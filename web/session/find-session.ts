@@ -1,5 +1,5 @@
 /** A session: one find that is open, under its own id for as long as it is. Nothing of another find ever reaches it. */
-import type { Answer, Change, Find } from "@jittery-cap/core";
+import type { Change, Find } from "@jittery-cap/core";
 import { applyTouches, type Touch } from "@jittery-cap/core/documents";
 import { liveQuery } from "dexie";
 import { createStore, type StoreApi } from "zustand/vanilla";
@@ -9,6 +9,7 @@ import { isReadable, type Kept, keepTouch, kindOf, readRow, touchNow } from "../
 import { onItsWay, underWay } from "../documents/under-way.ts";
 import { keepSteps, keptSteps, NO_STEPS, type Step, type Steps, stepsOfServer } from "../documents/undo.ts";
 import type { FindStatus } from "../layout/state-of-view.tsx";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
 import type { AnswerState } from "../standing/verdict-words.ts";
 import { askJudge } from "../worker/judge.ts";
 import { beginApart } from "./begin-find.ts";
@@ -20,7 +21,7 @@ import { whatChanged } from "./what-changed.ts";
 export interface FindState extends Steps {
   readonly status: FindStatus;
   readonly find: Find | undefined;
-  readonly answer: Answer | undefined;
+  readonly answer: ShownAnswer | undefined;
   readonly answerState: AnswerState;
   /** What the last touch moved, in one line. */
   readonly lastMove: string | undefined;

@@ -1,11 +1,16 @@
 /** What a touch moved: the dangers that came nearer or went farther, and the answer if it turned. */
-import type { Answer } from "@jittery-cap/core";
 import { distanceWords } from "../standing/distance-words.ts";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
 
 const NAMED = 2;
 
+/** As much of an answer as is compared. */
+interface Told extends Pick<ShownAnswer, "id" | "verdict"> {
+  readonly dangers: readonly Pick<ShownAnswer["dangers"][number], "sheet" | "name" | "mistakes">[];
+}
+
 /** One line, or undefined where nothing moved. Nearer dangers are named before those that went. */
-export function whatChanged(before: Answer | undefined, after: Answer): string | undefined {
+export function whatChanged(before: Told | undefined, after: Told): string | undefined {
   if (before === undefined || before.id !== after.id) return undefined;
   const was = new Map(before.dangers.map((danger) => [danger.sheet, danger.mistakes]));
   const moved = after.dangers.flatMap((danger) => {

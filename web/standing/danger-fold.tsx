@@ -1,13 +1,13 @@
 /** Dangers at one distance, folded into one row: how many, and the first of their names; all of them at a touch. */
-import type { Answer } from "@jittery-cap/core";
 import { memo, useState } from "react";
 import { isDrawnAlike } from "./danger-groups.ts";
 import { DangerRow } from "./danger-row.tsx";
 import { distanceWords } from "./distance-words.ts";
+import type { ShownDanger } from "./shown-answer.ts";
 
 interface DangerFoldProps {
   readonly mistakes: number;
-  readonly dangers: readonly Answer["dangers"][number][];
+  readonly dangers: readonly ShownDanger[];
   readonly far: boolean;
 }
 

@@ -2,17 +2,20 @@ import { assess, findSchema } from "@jittery-cap/core";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { expect } from "chai";
 import { DRAWN, dangerGroups, isDrawnAlike } from "./danger-groups.ts";
+import { shownAnswer } from "./shown-answer.ts";
 
 const knowledge = readKnowledge();
 const answerTo = (seen: readonly { character: string; states: string[] }[]) =>
-  assess(
-    findSchema.parse({
-      format: "jittery-cap/find",
-      version: 1,
-      id: "grouped",
-      bodies: [{ id: "A", age: "young", lifted: "whole", seen }],
-    }),
-    knowledge,
+  shownAnswer(
+    assess(
+      findSchema.parse({
+        format: "jittery-cap/find",
+        version: 1,
+        id: "grouped",
+        bodies: [{ id: "A", age: "young", lifted: "whole", seen }],
+      }),
+      knowledge,
+    ),
   );
 
 describe("the dangers of a hundred sheets", () => {
@@ -80,9 +83,9 @@ describe("a danger's row", () => {
     expect(kept).to.be.within(1, after.dangers.length - 1);
   });
   it("is drawn anew where a stroke breaks, though the count stays", () => {
-    const [danger] = after.dangers.filter((one) => one.points.some((point) => point.hard));
+    const [danger] = after.dangers.filter((one) => one.strokes.includes("hard"));
     if (danger === undefined) throw new Error("no danger with a hard point");
-    const softer = { ...danger, points: danger.points.map((point) => ({ ...point, hard: false })) };
+    const softer = { ...danger, strokes: danger.strokes.map(() => "soft" as const) };
     expect(isDrawnAlike(danger, softer)).to.equal(false);
   });
 });

@@ -1,8 +1,7 @@
 /** Which dangers are drawn one by one, and which are folded by their distance, so that a hundred never drown the near. */
-import type { Answer } from "@jittery-cap/core";
-import { strokesOf } from "./strokes.ts";
+import type { ShownDanger } from "./shown-answer.ts";
 
-type Danger = Answer["dangers"][number];
+type Danger = ShownDanger;
 
 /** Near dangers that are drawn one by one. */
 export const DRAWN = 6;
@@ -60,6 +59,6 @@ export function isDrawnAlike(one: Danger, other: Danger): boolean {
       one.scientific === other.scientific &&
       one.tier === other.tier &&
       one.mistakes === other.mistakes &&
-      strokesOf(one).join() === strokesOf(other).join())
+      one.strokes.join() === other.strokes.join())
   );
 }

@@ -1,12 +1,12 @@
 /** One danger in the dark half: it stands off the edge by its strokes; with none it touches the find. */
-import type { Answer } from "@jittery-cap/core";
 import { memo } from "react";
 import { isDrawnAlike } from "./danger-groups.ts";
 import { DistanceStrokes } from "./distance-strokes.tsx";
 import { distanceWords } from "./distance-words.ts";
+import type { ShownDanger } from "./shown-answer.ts";
 
 interface DangerRowProps {
-  readonly danger: Answer["dangers"][number];
+  readonly danger: ShownDanger;
   readonly compact?: boolean;
   /** Ruled out: drawn quietly. */
   readonly far?: boolean;

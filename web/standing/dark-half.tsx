@@ -1,16 +1,17 @@
 /** The dark half of a find: the answer, the dangers nearest first, and what the last touch moved. */
-import { type Answer, CONDITION_WORDS, wordList } from "@jittery-cap/core";
+import { CONDITION_WORDS, wordList } from "@jittery-cap/core";
 import useMediaQuery from "@mui/material/useMediaQuery";
 import { ScrollRegion } from "../layout/scroll-region.tsx";
 import { WIDE } from "../theme/tokens.ts";
 import { DangerFold } from "./danger-fold.tsx";
 import { type DangerGroups, dangerGroups } from "./danger-groups.ts";
 import { DangerRow } from "./danger-row.tsx";
+import type { ShownAnswer } from "./shown-answer.ts";
 import { StrokesLegend } from "./strokes-legend.tsx";
 import { type AnswerState, shownVerdict, VERDICT_WORDS } from "./verdict-words.ts";
 
 interface DarkHalfProps {
-  readonly answer: Answer | undefined;
+  readonly answer: ShownAnswer | undefined;
   readonly state: AnswerState;
   readonly lastMove: string | undefined;
   readonly onPick?: ((sheet: string) => void) | undefined;
@@ -22,7 +23,7 @@ interface DarkHalfProps {
 const NEAR = 2;
 
 /** The first reason; for a basket what has to happen first, since that is the more urgent to read. */
-function sentence(answer: Answer | undefined, state: AnswerState): string | undefined {
+function sentence(answer: ShownAnswer | undefined, state: AnswerState): string | undefined {
   if (state === "failed") return "The answer could not be worked out on this device. Until it can, this is held.";
   if (answer === undefined || state === "working") return "Working it out.";
   const [condition] = answer.conditions ?? [];
@@ -67,7 +68,7 @@ export function DarkHalf({ answer, state, lastMove, onPick, unlooked = [] }: Dar
 }
 
 interface CountProps {
-  readonly dangers: Answer["dangers"];
+  readonly dangers: ShownAnswer["dangers"];
   readonly unlooked: readonly string[];
 }
 

@@ -1,13 +1,14 @@
 /** A danger's distance, drawn as that many separate strokes. Inks come from the half on which they stand. */
-import type { Answer } from "@jittery-cap/core";
-import { type StrokeKind, strokesOf } from "./strokes.ts";
+
+import type { ShownDanger } from "./shown-answer.ts";
+import type { StrokeKind } from "./strokes.ts";
 
 const GAP = 15;
 const HEIGHT = 24;
 const WIDTHS: Readonly<Record<StrokeKind, number>> = { hard: 5, soft: 2, masked: 4 };
 
-export function DistanceStrokes({ danger }: { readonly danger: Answer["dangers"][number] }) {
-  const strokes = strokesOf(danger);
+export function DistanceStrokes({ danger }: { readonly danger: ShownDanger }) {
+  const { strokes } = danger;
   if (strokes.length === 0) return null;
   return (
     <svg width={strokes.length * GAP} height={HEIGHT} aria-hidden="true" className="strokes">

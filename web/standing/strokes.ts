@@ -1,13 +1,12 @@
 /** A danger's distance as strokes: thick for hard evidence, thin for soft, broken for masked. */
-import type { Answer } from "@jittery-cap/core";
+import type { DangerAnswer } from "@jittery-cap/core";
 
-type Danger = Answer["dangers"][number];
 export type StrokeKind = "hard" | "soft" | "masked";
 
 const MOST_MASKED = 2;
 
 /** One stroke a family that speaks against it, then one broken stroke for each thing that a mask keeps from speaking. */
-export function strokesOf(danger: Danger): StrokeKind[] {
+export function strokesOf(danger: DangerAnswer): StrokeKind[] {
   const families = [...new Set(danger.points.map((point) => point.family))];
   const strokes = families.map(
     (family): StrokeKind => (danger.points.some((point) => point.family === family && point.hard) ? "hard" : "soft"),

@@ -7,7 +7,7 @@ export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { leave: "Leave 
 export type AnswerState = "fresh" | "working" | "failed";
 
 /** The verdict that may be shown: an answer that is not that of the record on the screen is never shown as basket. */
-export function shownVerdict(answer: Answer | undefined, state: AnswerState): Verdict {
+export function shownVerdict(answer: Pick<Answer, "verdict"> | undefined, state: AnswerState): Verdict {
   if (answer === undefined || state === "failed") return "hold";
   return state === "fresh" || answer.verdict !== "basket" ? answer.verdict : "hold";
 }

@@ -1,7 +1,8 @@
 /** The judge as the screens call it. */
-import type { Answer, Find, IfWrong } from "@jittery-cap/core";
+import type { Find, IfWrong } from "@jittery-cap/core";
 import { type Remote, wrap } from "comlink";
-import type { JudgeWorker } from "./judge.worker.ts";
+import type { ShownAnswer } from "../standing/shown-answer.ts";
+import type { EvidenceTold, JudgeWorker } from "./judge.worker.ts";
 
 /** A judge that says nothing for so long is taken for dead: the screen then says hold. */
 const ANSWER_WITHIN_MS = 8000;
@@ -27,8 +28,13 @@ function hireJudge(): Judge {
 }
 
 /** The answer to a find. Rejects where the judge cannot be had in time; the caller then holds. The next ask tries anew. */
-export function askJudge(find: Find): Promise<Answer> {
+export function askJudge(find: Find): Promise<ShownAnswer> {
   return ask((remote) => remote.assess(find));
+}
+
+/** What speaks for and against each danger, in words. Rejects as askJudge does. */
+export function askEvidence(find: Find): Promise<EvidenceTold> {
+  return ask((remote) => remote.evidence(find));
 }
 
 /** What would follow if one thing seen were wrong, the gravest first. Rejects as askJudge does. */

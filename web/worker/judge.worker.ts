@@ -2,12 +2,12 @@
 import "../no-code-from-text.ts";
 import { sheets } from "virtual:sheets";
 import {
-  type Answer,
   type AnswerSummary,
   assess,
   carefulUnion,
   compareSheets,
   compileSheets,
+  type DangerAnswer,
   type Difference,
   type Figure,
   type Find,
@@ -24,6 +24,7 @@ import {
   unpackSheets,
 } from "@jittery-cap/core";
 import { expose } from "comlink";
+import { type ShownAnswer, shownAnswer } from "../standing/shown-answer.ts";
 
 const compiled = compileSheets(unpackSheets(sheets));
 let search: ((query: string) => readonly NameMatch[]) | undefined;
@@ -32,6 +33,13 @@ let search: ((query: string) => readonly NameMatch[]) | undefined;
 function knowledge(): Knowledge {
   if (!compiled.ok) throw new Error("the knowledge sheets are not well formed");
   return compiled.value;
+}
+
+/** All that is known of each danger to a find. */
+export interface EvidenceTold {
+  readonly dangers: readonly DangerAnswer[];
+  /** The sought kind that the find seems to be, to compare a danger with. */
+  readonly seems: string | undefined;
 }
 
 /** A sheet as a list shows it. */
@@ -71,10 +79,35 @@ const lineOf = ({ id, names, tier }: Sheet): SheetLine => ({
   tier,
 });
 
+/** So often the judge goes over its first find again, so that the engine has compiled what every touch will run. */
+const PRACTICE = 12;
+const PAUSE_MS = 8;
+let practised = 0;
+
+/** Goes over a find while nobody asks: a question that comes meanwhile waits for one round at the most. */
+function practise(find: Find): void {
+  if (practised > 0) return;
+  const round = () => {
+    practised += 1;
+    shownAnswer(assess(find, knowledge()));
+    if (practised < PRACTICE) setTimeout(round, PAUSE_MS);
+  };
+  practised = 1;
+  setTimeout(round, PAUSE_MS);
+}
+
 const judge = {
-  /** The answer to a find. */
-  assess(find: Find): Answer {
-    return assess(find, knowledge());
+  /** The answer to a find, without the evidence in words. */
+  assess(find: Find): ShownAnswer {
+    const answer = shownAnswer(assess(find, knowledge()));
+    practise(find);
+    return answer;
+  },
+
+  /** What speaks for and against each danger, and the kind that the find seems to be. */
+  evidence(find: Find): EvidenceTold {
+    const { dangers, candidates } = assess(find, knowledge());
+    return { dangers, seems: candidates.find((one) => one.fits)?.sheet ?? candidates[0]?.sheet };
   },
 
   /** What is kept of the answer to a find: without a plan, and quicker for it. */
