@@ -8,12 +8,11 @@ import { newFind } from "@jittery-cap/core";
 import { LOCAL_PERSON } from "@jittery-cap/core/documents";
 import { QueryTypes } from "sequelize";
 import { uuidv7 } from "uuidv7";
-import { seasonFinds } from "../demo/season.ts";
 import { type Scratch, scratchDatabase } from "../server/tests/scratch-database.ts";
+import { FINDS, fill } from "./ten-thousand-finds.ts";
 
 const CLIENTS = 100;
 const SECONDS = 10;
-const FINDS = 10_000;
 const PAGES = 20;
 
 interface Delay {
@@ -134,32 +133,6 @@ async function touches(running: Running, scratch: Scratch, together: number): Pr
     ({ id }) => Number(rows.find((row) => row.id === id)?.count) + 1 !== versions.get(id),
   ).length;
   return `${CLIENTS} clients, ${together === 1 ? "one touch" : `${together} touches`} a request: ${Math.round(acknowledged / seconds)} touches a second (${acknowledged} acknowledged, ${lost} finds with another number of touches stored, ${refused} refused); event loop late by ${delay.p50} ms, 99 % ${delay.p99} ms, most ${delay.most} ms`;
-}
-
-/** Ten thousand finds, by the program's own tables. */
-async function fill(scratch: Scratch): Promise<void> {
-  const season = seasonFinds();
-  for (let begun = 0; begun < FINDS; begun += 500) {
-    const rows = Array.from({ length: 500 }, (_, index) => {
-      const find = { ...season[(begun + index) % season.length], id: uuidv7() };
-      return [find.id, JSON.stringify(find), new Date(Date.UTC(2020, 0, 1) + (begun + index) * 3_600_000)];
-    });
-    await scratch.database.query(
-      `INSERT INTO documents (id, kind, owner_id, about, content_schema, version, content, made, listed_at, place, created_at, updated_at, archived_at) VALUES ${rows
-        .map(() => "(?, 'find', ?, NULL, 1, 1, ?, '', ?, ?, NOW(3), NOW(3), NULL)")
-        .join()}`,
-      {
-        replacements: rows.flatMap(([id, content, at], index) => [
-          id,
-          LOCAL_PERSON,
-          content,
-          at,
-          1_000_000 + begun + index,
-        ]),
-      },
-    );
-  }
-  await scratch.database.query("UPDATE feeds SET place = 2000000");
 }
 
 async function lists(address: string): Promise<string> {

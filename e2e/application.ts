@@ -16,9 +16,13 @@ export interface Application {
   readonly stop: () => Promise<void>;
 }
 
-/** Starts server and browser; loads the demo where asked for. */
-export async function startApplication(demo: "yes" | "no" = "no"): Promise<Application> {
+/** Starts server and browser; loads the demo where asked for. @param fill puts something into the database before */
+export async function startApplication(
+  demo: "yes" | "no" = "no",
+  fill?: (scratch: Scratch) => Promise<void>,
+): Promise<Application> {
   const scratch: Scratch = await scratchDatabase();
+  await fill?.(scratch);
   const server = spawn(process.execPath, ["--import", "tsx", "server/main.ts"], {
     env: { ...process.env, DATABASE_URL: scratch.url, PORT: "0", LOG_LEVEL: "error", LOAD_DEMO: demo },
     stdio: ["ignore", "pipe", "inherit"],

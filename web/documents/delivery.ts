@@ -1,7 +1,7 @@
 /** Whether the server has what is on the screen of one document, with its pictures. */
 import { documentSchema, type SentDocument } from "@jittery-cap/core/api";
 import { liveQuery } from "dexie";
-import { type DocumentRow, device } from "./device.ts";
+import { type DocumentRow, device, UNSENT } from "./device.ts";
 import { type SyncState, useSync } from "./sync.ts";
 
 export interface Delivery {
@@ -15,7 +15,7 @@ export interface Delivery {
   readonly text?: string;
 }
 
-const isUnsent = (row: DocumentRow): boolean => row.version === 0;
+const isUnsent = (row: DocumentRow): boolean => row.version === UNSENT;
 
 interface Waiting {
   readonly waiting: number;
@@ -81,6 +81,6 @@ export function watchDelivery(id: string, tell: (delivery: Delivery, revision: n
 
 /** How many changes, of whatever documents, are on this device only. */
 export async function waitingInAll(): Promise<number> {
-  const unsent = await device.documents.filter(isUnsent).count();
+  const unsent = await device.documents.where("version").equals(UNSENT).count();
   return unsent + (await device.queue.count());
 }

@@ -39,6 +39,9 @@ export interface UndoRow {
   readonly undone: unknown;
 }
 
+/** The version of a document of which the server has not heard yet. */
+export const UNSENT = 0;
+
 /** Why a document cannot be sent as it is. */
 export interface Trouble {
   readonly documentId: string;
@@ -94,6 +97,8 @@ class Device extends Dexie {
       .upgrade(carryOver);
     // what was carried over goes, once it is there
     this.version(4).stores({ finds: null, waiting: null, steps: null, pictures: null });
+    // what the server has not heard of is found at once among thousands
+    this.version(5).stores({ documents: "id, kind, about, version, [kind+archived+listedAt]" });
   }
 }
 

@@ -89,14 +89,18 @@ export async function keptAbout<Name extends KindName>(name: Name, about: string
 }
 
 /** A page of the open documents of a kind, latest first. */
-export async function listKept<Name extends KindName>(name: Name, most: number): Promise<(Kept<Name> | Unreadable)[]> {
+export async function listKept<Name extends KindName>(
+  name: Name,
+  most: number,
+  isAsked: (content: unknown) => boolean = () => true,
+): Promise<(Kept<Name> | Unreadable)[]> {
   const rows = await device.documents
     .where("[kind+archived+listedAt]")
     .between([name, 0, ""], [name, 0, "\uffff"])
     .reverse()
     .limit(most)
     .toArray();
-  return rows.map((row) => readRow(name, row));
+  return rows.filter((row) => isAsked(row.content)).map((row) => readRow(name, row));
 }
 
 /** The columns by which a document is found. */

@@ -5,7 +5,7 @@ import { documentSchema, ROUTES, type SentDocument, type Write } from "@jittery-
 import { applyTouches, type KindName, readContent, type Touch, touchSchemaOf } from "@jittery-cap/core/documents";
 import type { z } from "zod";
 import { ask } from "../api/client.ts";
-import { type DocumentRow, device, documentRowSchema, type QueuedTouch } from "./device.ts";
+import { type DocumentRow, device, documentRowSchema, type QueuedTouch, UNSENT } from "./device.ts";
 import { columnsOf, kindOf, touchNow } from "./documents.ts";
 
 /** The server could not be asked: what waits is sent again later. */
@@ -32,7 +32,7 @@ export async function waitingOf(id: string): Promise<Waiting | undefined> {
 /** The documents that have something waiting, finds first: what is about one follows it. */
 export async function waitingIds(): Promise<string[]> {
   const queued = (await device.queue.toArray()).map((one) => one.documentId);
-  const fresh = await device.documents.filter((row) => row.version === 0).toArray();
+  const fresh = await device.documents.where("version").equals(UNSENT).toArray();
   const ids = [...new Set([...fresh.filter((row) => row.kind === "find").map((row) => row.id), ...queued])];
   return [...new Set([...ids, ...fresh.map((row) => row.id)])];
 }

@@ -3,12 +3,10 @@ import { type Find, laidPrints } from "@jittery-cap/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { Link } from "react-router";
 import { findPath } from "../addresses.ts";
-import { openFinds } from "../field-tests/open-finds.ts";
+import { FRESH_MS, openFinds } from "../field-tests/open-finds.ts";
 import { stageWords } from "../field-tests/print-words.ts";
 import { useNow } from "../field-tests/use-now.ts";
 
-/** A find this old that nobody decided is no matter of today any more, ms. */
-const FRESH_MS = 7 * 24 * 60 * 60 * 1000;
 const NAMED = 4;
 
 interface Open {
