@@ -13,6 +13,9 @@ import { useNow } from "./use-now.ts";
 const SPOILT_AFTER_MS = 24 * 60 * 60 * 1000;
 const isRecent = (print: LaidPrint, now: Date): boolean => now.getTime() - print.latest.getTime() < SPOILT_AFTER_MS;
 
+/** A view is read before a print is thought of, ms. */
+const BEHIND_THE_VIEW_MS = 1500;
+
 const keyOf = (print: LaidPrint): string => `${print.find} ${print.body} ${print.stage}`;
 
 export function PrintReminder() {
@@ -20,7 +23,10 @@ export function PrintReminder() {
   const [finds, setFinds] = useState<readonly Find[]>();
   // asked once a minute: no print comes due sooner, and no touch waits for it
   // biome-ignore lint/correctness/useExhaustiveDependencies: the moment is what it is asked for
-  useEffect(() => void openFinds().then(setFinds, () => undefined), [now]);
+  useEffect(() => {
+    const soon = setTimeout(() => void openFinds().then(setFinds, () => undefined), BEHIND_THE_VIEW_MS);
+    return () => clearTimeout(soon);
+  }, [now]);
   const [heard, setHeard] = useState<ReadonlySet<string>>(new Set());
   const due = useMemo(
     () =>

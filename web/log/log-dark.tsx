@@ -41,7 +41,8 @@ export function openToday(finds: readonly Find[], now: Date): readonly Open[] {
 
 export function LogDark({ isKnown }: { readonly isKnown: boolean }) {
   const now = useNow();
-  const finds = useLiveQuery(openFinds);
+  // the lines of the log come first: this looks through hundreds
+  const finds = useLiveQuery(() => (isKnown ? openFinds() : undefined), [isKnown]);
   const open = finds === undefined || !isKnown ? undefined : openToday(finds, now);
   return (
     <div className="dark-page scroll log-dark">

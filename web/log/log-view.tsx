@@ -4,7 +4,7 @@ import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useLiveQuery } from "dexie-react-hooks";
-import { lazy, Suspense, useDeferredValue, useState } from "react";
+import { lazy, Suspense, useDeferredValue, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { findPath } from "../addresses.ts";
 import { usePreferences } from "../device/preferences.ts";
@@ -18,8 +18,9 @@ import type { Begun } from "./first-evening.tsx";
 import { LogAsked } from "./log-asked.tsx";
 import { LogDark } from "./log-dark.tsx";
 
-// who has no finds yet fetches no rows, and who has some no first evening
-const LogLines = lazy(() => import("./log-lines.tsx").then((module) => ({ default: module.LogLines })));
+// who has no finds yet waits for no rows, and who has some for no first evening
+const linesModule = () => import("./log-lines.tsx");
+const LogLines = lazy(() => linesModule().then((module) => ({ default: module.LogLines })));
 const FirstEvening = lazy(() => import("./first-evening.tsx").then((module) => ({ default: module.FirstEvening })));
 
 /** Finds that are read at once; more as the list is scrolled. */
@@ -38,6 +39,8 @@ export function LogView() {
   const [refusal, setRefusal] = useState<string>();
   // a device that has never heard from the server does not know that there are no finds
   const isKnown = page !== undefined && (sync.hasPulled || sync.state === "unreachable" || page.kept.length > 0);
+  // fetched while the finds are looked up
+  useEffect(() => void linesModule(), []);
   const begin = async ({ isLed, specimen }: Begun) => {
     const id = await beginFind(specimen);
     if (isLed) prefer({ ledFind: id, ledOnSpecimen: specimen !== undefined });
