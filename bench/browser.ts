@@ -10,6 +10,8 @@ const SLOWED = 4;
 const SCREENS = 40;
 const SETTLES_MS = 90_000;
 const TOUCHES = 24;
+const SLOWEST = 5;
+const RESTS_MS = 3000;
 
 const percentile = (values: readonly number[], share: number): number =>
   [...values].sort((one, other) => one - other)[Math.min(values.length - 1, Math.floor(values.length * share))] ?? 0;
@@ -91,13 +93,16 @@ async function session(): Promise<string> {
     const kept: Interaction[] = JSON.parse(sessionStorage.getItem("interactions") ?? "[]");
     new PerformanceObserver((list) => {
       for (const entry of list.getEntries()) {
-        const { interactionId = 0 } = entry as PerformanceEventTiming;
-        if (interactionId > 0) kept.push({ kind: entry.name, ms: entry.duration });
+        const { interactionId = 0, target } = entry as PerformanceEventTiming;
+        const what = target instanceof Element ? (target.textContent ?? "").trim().slice(0, 40) : "";
+        if (interactionId > 0) kept.push({ kind: `${entry.name} on “${what}”`, ms: entry.duration });
       }
       sessionStorage.setItem("interactions", JSON.stringify(kept));
     }).observe({ type: "event", buffered: true, durationThreshold: 16 } as PerformanceObserverInit);
   });
   await newFind(application, page);
+  // a first visit also keeps the whole program on the device; who touches meanwhile waits longer
+  await page.waitForTimeout(RESTS_MS);
   const slowed = await context.newCDPSession(page);
   await slowed.send("Emulation.setCPUThrottlingRate", { rate: SLOWED });
   await answerOn(page);
@@ -111,10 +116,13 @@ async function session(): Promise<string> {
   const kept: Interaction[] = JSON.parse(await page.evaluate(() => sessionStorage.getItem("interactions") ?? "[]"));
   await application.stop();
   const times = kept.map(({ ms }) => ms);
-  const worst = [...kept].sort((one, other) => other.ms - one.ms)[0];
-  return `${kept.length} events of a session on a phone, slowed ${SLOWED} times: middle ${percentile(times, 0.5)} ms, 98 % ${percentile(times, 0.98)} ms, longest ${worst?.ms} ms (${worst?.kind})`;
+  const worst = [...kept].sort((one, other) => other.ms - one.ms);
+  return `${kept.length} events of a session on a phone, slowed ${SLOWED} times: middle ${percentile(times, 0.5)} ms, 98 % ${percentile(times, 0.98)} ms, longest ${worst
+    .slice(0, SLOWEST)
+    .map(({ kind, ms }) => `${ms} ms (${kind})`)
+    .join(", ")}`;
 }
 
-process.stdout.write(`${await longLog()}\n`);
+if (process.argv[2] !== "session") process.stdout.write(`${await longLog()}\n`);
 process.stdout.write(`${await session()}\n`);
 process.exit(0);
