@@ -407,6 +407,46 @@ describe("recording a find in the browser", () => {
     await context.close();
   });
 
+  it("takes a smell that the finder has never met for a guess, says so, and cannot be talked out of it", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/settings`);
+    const nose = page.getByRole("group", { name: "Smells that you have met" });
+    await nose.locator('[data-state="mushroomy"]').click();
+    await nose.locator('[data-state="aniseed"]').click();
+    await page.getByText(/You have met 2 of/).waitFor();
+    await newFind(page);
+    await station(page, "Nose");
+    await choose(page, "smell", "almond");
+    await page
+      .getByRole("note")
+      .getByText(/counts as a guess/)
+      .waitFor();
+    const unsure = page.locator('[data-character="smell"] .extra').getByRole("button", { name: "unsure of it" });
+    expect(await unsure.getAttribute("aria-pressed")).to.equal("true");
+    await unsure.click();
+    expect(await unsure.getAttribute("aria-pressed")).to.equal("true");
+    await choose(page, "smell", "almond");
+    await choose(page, "smell", "aniseed");
+    await page.getByText(/counts as a guess/).waitFor({ state: "detached" });
+    await untilSaved(page);
+    await context.close();
+  });
+
+  it("shows and takes sizes in inches where somebody wants them, and keeps centimetres", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/settings`);
+    await page.getByRole("group", { name: "Unit of sizes and rain" }).getByRole("button", { name: "inches" }).click();
+    await newFind(page);
+    const cap = page.getByLabel("cap across, in");
+    await cap.fill("3.25");
+    await cap.blur();
+    await untilSaved(page);
+    expect(JSON.stringify((await storedFind(application, page)).bodies)).to.contain('"capCm":8.26');
+    await page.reload();
+    expect(await page.getByLabel("cap across, in").inputValue()).to.equal("3.25");
+    await context.close();
+  });
+
   it("records that something could not be looked at, and why, without making a state of it", async () => {
     const { page, context } = await application.open();
     await newFind(page);

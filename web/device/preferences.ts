@@ -1,5 +1,5 @@
 /** How this device is used: what a person has set for it, and what holds nowhere else. */
-import { LENGTH_UNITS, REGIONS, TEMPERATURE_UNITS, WEIGHT_UNITS } from "@jittery-cap/core";
+import { CHARACTERS, LENGTH_UNITS, REGIONS, TEMPERATURE_UNITS, WEIGHT_UNITS } from "@jittery-cap/core";
 import { z } from "zod";
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
@@ -18,6 +18,8 @@ const preferencesSchema = z.object({
   speaks: z.boolean().catch(true),
   /** The part of the world in which a new find stands; null where that is told find by find. */
   region: z.enum(REGIONS).nullable().catch(null),
+  /** Smells that the person has met; none: all of them. Another counts as a guess. */
+  smellsKnown: z.array(z.enum(CHARACTERS.smell.states)).catch([]),
   /** Numbers to ring when somebody is ill, in the person's own words. */
   emergency: z.string().max(400).catch(""),
   /** Whether the first find was led through, or somebody did not want that. */

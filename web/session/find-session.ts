@@ -77,7 +77,11 @@ interface Drawn {
   readonly inverse: Step["inverse"];
 }
 
-export function findSession(id: string): FindSession {
+/**
+ * The session of one find.
+ * @param weigh what a change that somebody makes comes to: what they know decides how sure it is
+ */
+export function findSession(id: string, weigh: (change: Change) => Change = (change) => change): FindSession {
   const store = createStore<FindState>()(() => CLOSED);
   const { getState: get, setState: set } = store;
   /** Counts openings: what an earlier one began is not shown by a later. */
@@ -216,7 +220,8 @@ export function findSession(id: string): FindSession {
   };
 
   const changeTogether = (changes: readonly Change[]) => {
-    if (changes.length > 0) apply(touchNow(changes), (step) => ({ done: [...get().done, step], undone: [] }));
+    if (changes.length > 0)
+      apply(touchNow(changes.map(weigh)), (step) => ({ done: [...get().done, step], undone: [] }));
   };
 
   return {

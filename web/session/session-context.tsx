@@ -2,6 +2,8 @@
 import type { Find } from "@jittery-cap/core";
 import { createContext, type ReactNode, useContext, useEffect, useState } from "react";
 import { useStore } from "zustand";
+import { usePreferences } from "../device/preferences.ts";
+import { byNose } from "../specimen/nose.ts";
 import { ObserverContext } from "../specimen/observer.ts";
 import { type FindSession, type FindState, findSession } from "./find-session.ts";
 
@@ -9,7 +11,7 @@ const SessionContext = createContext<FindSession | undefined>(undefined);
 
 /** Opens a find for what stands below. A find with another id is another session: give it the id as its key. */
 export function SessionProvider({ id, children }: { readonly id: string; readonly children: ReactNode }) {
-  const [session] = useState(() => findSession(id));
+  const [session] = useState(() => findSession(id, (change) => byNose(change, usePreferences.getState().smellsKnown)));
   const observer = useStore(session.store, (state) => state.observer);
   useEffect(() => {
     void session.open();

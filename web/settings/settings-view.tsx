@@ -1,4 +1,4 @@
-/** How this device is used: units, the part of the world, what it does by itself, numbers to ring. House rules stand with each find. */
+/** How this device is used: units, the part of the world, smells known, what it does by itself, numbers to ring. House rules stand with each find. */
 import { LENGTH_UNITS, TEMPERATURE_UNITS, type Units, WEIGHT_UNITS } from "@jittery-cap/core";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
@@ -9,6 +9,8 @@ import { Section } from "../layout/section.tsx";
 import { SplitCard } from "../layout/split-card.tsx";
 import { Trail } from "../layout/trail.tsx";
 import { Choices } from "../specimen/choices.tsx";
+import { NAMED_SMELLS } from "../specimen/nose.ts";
+import { NoseChoice } from "../specimen/nose-choice.tsx";
 
 type Switch = "goesOn" | "sounds" | "speaks";
 
@@ -24,7 +26,7 @@ const SWITCHES: readonly { readonly of: Switch; readonly name: string; readonly 
 
 export function SettingsView() {
   const preferences = usePreferences();
-  const { region, emergency, weightUnit, units, prefer } = preferences;
+  const { region, emergency, weightUnit, units, smellsKnown, prefer } = preferences;
   return (
     <SplitCard
       darkFirst={false}
@@ -67,6 +69,20 @@ export function SettingsView() {
                 of={TEMPERATURE_UNITS}
                 chosen={units.temperature}
                 onChoose={(temperature) => prefer({ units: { ...units, temperature } })}
+              />
+            </Section>
+            <Section
+              title="Your nose"
+              about={
+                smellsKnown.length === 0
+                  ? "Touch the smells that you have met. As long as none is touched, all of them count as known."
+                  : `You have met ${smellsKnown.length} of ${NAMED_SMELLS.length}. Any other that you name on a find counts as a guess: it keeps a danger standing, and moves none away.`
+              }
+            >
+              <NoseChoice
+                label="Smells that you have met"
+                known={smellsKnown}
+                onKnow={(known) => prefer({ smellsKnown: [...known] })}
               />
             </Section>
             <Section title="What it does by itself">

@@ -4,12 +4,15 @@ import type { MaskUse } from "@jittery-cap/core";
 import { type Body, CHARACTER_WORDS, type Change, type CharacterId, definitionOf, type Find } from "@jittery-cap/core";
 import useEventCallback from "@mui/utils/useEventCallback";
 import { memo } from "react";
+import { Link } from "react-router";
+import { usePreferences } from "../device/preferences.ts";
 import { blockId } from "./block-id.ts";
 import { Choice, choiceLabel, isPictured, pictureFor } from "./choice.tsx";
 import { Choices } from "./choices.tsx";
 import { ExtraAnswers } from "./extra-answers.tsx";
 import { GlossButton } from "./gloss-button.tsx";
 import { HOW_TO_LOOK } from "./how-to-look.ts";
+import { isSmell, knowsAll } from "./nose.ts";
 import { useObserver } from "./observer.ts";
 import { chooseState, chosenStates, entryOf } from "./observing.ts";
 import { OtherLooks } from "./other-looks.tsx";
@@ -58,6 +61,17 @@ const looksSame = (one: CharacterBlockProps, other: CharacterBlockProps): boolea
   one.stakes.join() === other.stakes.join() &&
   JSON.stringify(one.masks) === JSON.stringify(other.masks) &&
   told(one) === told(other);
+
+/** Said where a smell was named that the finder's nose has not met. */
+function GuessNote({ states }: { readonly states: readonly string[] }) {
+  const known = usePreferences((state) => state.smellsKnown);
+  if (knowsAll(states, known)) return null;
+  return (
+    <div role="note" className="block-mask">
+      Not among the smells that you have met: it counts as a guess. <Link to="/settings">Your nose</Link>
+    </div>
+  );
+}
 
 export const CharacterBlock = memo(function CharacterBlock(props: CharacterBlockProps) {
   const { find, body, character, active, stakes, masks, onChange, onActivate, isSeveral = false, onSeveral } = props;
@@ -119,6 +133,7 @@ export const CharacterBlock = memo(function CharacterBlock(props: CharacterBlock
       {many && onSeveral !== undefined && (
         <Choice quiet label="more than one of these (or hold one down)" chosen={isSeveral} onChoose={onSeveral} />
       )}
+      {isSmell(character) && observer === undefined && <GuessNote states={chosen} />}
       {of === "body" && (
         <>
           <ExtraAnswers body={body} character={character} onChange={onChange} onActivate={onActivate} />

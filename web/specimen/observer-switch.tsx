@@ -3,6 +3,8 @@ import type { Change, Find, Observer } from "@jittery-cap/core";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { Choice } from "./choice.tsx";
+import type { Smell } from "./nose.ts";
+import { NoseChoice } from "./nose-choice.tsx";
 import { useObserver } from "./observer.ts";
 
 interface ObserverSwitchProps {
@@ -28,6 +30,7 @@ export function observerId(name: string, taken: readonly string[]): string {
 export function ObserverSwitch({ find, onChange, onObserve: observe }: ObserverSwitchProps) {
   const observer = useObserver();
   const [name, setName] = useState("");
+  const [isNoseOpen, setNoseOpen] = useState(false);
   const observers = find.observers ?? [];
   const setObservers = (next: readonly Observer[]) =>
     onChange({
@@ -81,6 +84,14 @@ export function ObserverSwitch({ find, onChange, onObserve: observe }: ObserverS
             }
           />
         )}
+        {current !== undefined && (
+          <Choice
+            quiet
+            label={`smells that ${current.name ?? current.id} has met: ${current.smellsKnown?.length ?? "all"}`}
+            chosen={isNoseOpen}
+            onChoose={() => setNoseOpen(!isNoseOpen)}
+          />
+        )}
         <TextField
           value={name}
           onChange={(event) => setName(event.target.value)}
@@ -92,6 +103,22 @@ export function ObserverSwitch({ find, onChange, onObserve: observe }: ObserverS
           slotProps={{ htmlInput: { "aria-label": "Name of one more observer", maxLength: 80 } }}
         />
       </div>
+      {current !== undefined && isNoseOpen && (
+        <div className="above">
+          <NoseChoice
+            label={`Smells that ${current.name ?? current.id} has met`}
+            known={current.smellsKnown ?? []}
+            onKnow={(known) =>
+              setObservers(observers.map((one) => (one.id === current.id ? withNose(one, known) : one)))
+            }
+          />
+        </div>
+      )}
     </section>
   );
+}
+
+/** An observer who has met these smells; without any, all of them. */
+function withNose({ smellsKnown: _before, ...one }: Observer, known: readonly Smell[]): Observer {
+  return known.length === 0 ? one : { ...one, smellsKnown: [...known] };
 }
