@@ -11,101 +11,93 @@ const INSIDES: Readonly<Record<string, Ink>> = {
   "jelly-layer": "pigment:buff",
 };
 
+/** The right outline, by the radius: from the top round to the foot. */
+const OUTLINE: readonly Point2[] = [
+  [0, 1.78],
+  [0.45, 1.68],
+  [0.82, 1.36],
+  [0.99, 0.92],
+  [0.9, 0.46],
+  [0.62, 0.08],
+  [0.3, -0.1],
+  [0, -0.14],
+];
+/** What stands out in a halved egg: a cap, its stem, and the gills between them; by the radius. */
+const EMBRYO: readonly (readonly [pen: number, points: readonly Point2[]])[] = [
+  [
+    1.1,
+    [
+      [0, 1.45],
+      [0.4, 1.36],
+      [0.6, 1.02],
+      [0.52, 0.82],
+      [0.2, 0.86],
+    ],
+  ],
+  [
+    1.1,
+    [
+      [0.2, 0.86],
+      [0.18, 0.5],
+      [0.3, 0.22],
+      [0, 0.14],
+    ],
+  ],
+  [
+    0.6,
+    [
+      [0.24, 0.92],
+      [0.4, 1.05],
+      [0.52, 0.9],
+    ],
+  ],
+];
+
+const sized = (points: readonly Point2[], r: number): Point2[] => points.map(([x, y]): Point2 => [x * r, y * r]);
+/** The same outline farther in: its middle stays. */
+const inward = (outline: readonly Point2[], share: number, r: number): Point2[] =>
+  outline.map(([x, y]): Point2 => [x * share, r * 0.84 + (y - r * 0.84) * share]);
+const closed = (points: readonly Point2[]): Shape["steps"] => [...smooth(points), ["Z"]];
+const filled = (part: Shape["part"], steps: Shape["steps"], fill: Ink): Shape => ({
+  part,
+  steps,
+  fill,
+  stroke: "none",
+  pen: 0,
+  knowing: "seen",
+});
+
 /** A ball: its skin on the left, halved on the right. */
 export function ballForm(view: BodyView): DrawnForm {
   const { radius: r } = view;
-  const halved = view.of("bisection");
-  const inside = halved.states[0];
-  const skin = inkOf(view.of("cap-colour"), "paper");
-  const told =
-    view.of("cap-colour").knowing === "open" ? view.of("cap-surface").knowing : view.of("cap-colour").knowing;
-  const known: Shape["knowing"] = told === "masked" ? "seen" : told;
-  const outline: Point2[] = [
-    [0, 1.78],
-    [0.45, 1.68],
-    [0.82, 1.36],
-    [0.99, 0.92],
-    [0.9, 0.46],
-    [0.62, 0.08],
-    [0.3, -0.1],
-    [0, -0.14],
-  ].map(([x = 0, y = 0]): Point2 => [x * r, y * r]);
-  const wall = outline.map(([x, y]): Point2 => [x * 0.88, r * 0.84 + (y - r * 0.84) * 0.88]);
+  const colour = view.of("cap-colour");
+  const told = colour.knowing === "open" ? view.of("cap-surface").knowing : colour.knowing;
+  const outline = sized(OUTLINE, r);
   // the skin's marks are those of a cap: a ball's profile goes on below its widest place
   const upper: PlacedCap = { profile: outline.slice(0, 6), edge: r * 0.1, top: r * 1.78 };
-  const closed = (points: readonly Point2[]): Shape["steps"] => [...smooth(points), ["Z"]];
-  const shapes: Shape[] = [
-    { part: "cap", steps: closed(mirrored(outline)), fill: skin, stroke: "none", pen: 0, knowing: "seen" },
-    ...surface(view, upper),
-    { part: "cap", steps: smooth(mirrored(outline)), fill: "none", stroke: "line", pen: 1.3, knowing: known },
-    {
-      part: "cut",
-      steps: closed(outline),
-      fill: inkOf(view.of("flesh-colour"), "flesh"),
-      stroke: "none",
-      pen: 0,
-      knowing: "seen",
-    },
+  const edge = (part: Shape["part"], steps: Shape["steps"], pen: number, more: Partial<Shape> = {}): Shape => ({
+    part,
+    steps,
+    fill: "none",
+    stroke: "line",
+    pen,
+    knowing: "seen",
+    ...more,
+  });
+  const axis: Point2[] = [
+    [0, r * 1.78],
+    [0, -r * 0.14],
   ];
-  const cut = (points: readonly Point2[], fill: Ink, pen = 0.9, close = false) =>
-    shapes.push({ part: "cut", steps: smooth(points, close), fill, stroke: "line", pen, knowing: halved.knowing });
-  const innerInk = inside === undefined ? undefined : INSIDES[inside];
-  if (innerInk !== undefined) cut(wall, innerInk);
-  if (inside === "jelly-layer")
-    cut(
-      outline.map(([x, y]): Point2 => [x * 0.66, r * 0.84 + (y - r * 0.84) * 0.66]),
-      "flesh",
-      0.8,
-    );
-  if (inside === "embryo-outline") {
-    cut(
-      [
-        [0, r * 1.45],
-        [r * 0.4, r * 1.36],
-        [r * 0.6, r * 1.02],
-        [r * 0.52, r * 0.82],
-        [r * 0.2, r * 0.86],
-      ],
-      "none",
-      1.1,
-    );
-    cut(
-      [
-        [r * 0.2, r * 0.86],
-        [r * 0.18, r * 0.5],
-        [r * 0.3, r * 0.22],
-        [0, r * 0.14],
-      ],
-      "none",
-      1.1,
-    );
-    cut(
-      [
-        [r * 0.24, r * 0.92],
-        [r * 0.4, r * 1.05],
-        [r * 0.52, r * 0.9],
-      ],
-      "none",
-      0.6,
-    );
-  }
-  if (inside === undefined) cut(wall, "none", 0.6);
-  shapes.push(
-    { part: "cut", steps: smooth(outline), fill: "none", stroke: "line", pen: 1.2, knowing: "seen" },
-    {
-      part: "cut",
-      steps: line([
-        [0, r * 1.78],
-        [0, -r * 0.14],
-      ]),
-      fill: "none",
-      stroke: "faint",
-      pen: 0.8,
-      knowing: "seen",
-    },
-  );
   return {
-    shapes,
+    shapes: [
+      filled("cap", closed(mirrored(outline)), inkOf(colour, "paper")),
+      ...surface(view, upper),
+      edge("cap", smooth(mirrored(outline)), 1.3, { knowing: told === "masked" ? "seen" : told }),
+      filled("cut", closed(outline), inkOf(view.of("flesh-colour"), "flesh")),
+      ...insideOf(view, outline),
+      edge("cut", smooth(outline), 1.2),
+      edge("cut", line(axis), 0.8, { stroke: "faint" }),
+    ],
     top: r * 1.8,
     bottom: -r * 0.2,
     anchors: anchorsOf(view, {
@@ -116,4 +108,26 @@ export function ballForm(view: BodyView): DrawnForm {
       foot: [-r * 0.1, -r * 0.1],
     }),
   };
+}
+
+/** What its inside shows; only a wall where nobody has halved it. */
+function insideOf(view: BodyView, outline: readonly Point2[]): Shape[] {
+  const { radius: r } = view;
+  const { states, knowing } = view.of("bisection");
+  const [inside] = states;
+  const cut = (points: readonly Point2[], fill: Ink, pen: number): Shape => ({
+    part: "cut",
+    steps: smooth(points),
+    fill,
+    stroke: "line",
+    pen,
+    knowing,
+  });
+  if (inside === undefined) return [cut(inward(outline, 0.88, r), "none", 0.6)];
+  const inner = INSIDES[inside];
+  return [
+    ...(inner === undefined ? [] : [cut(inward(outline, 0.88, r), inner, 0.9)]),
+    ...(inside === "jelly-layer" ? [cut(inward(outline, 0.66, r), "flesh", 0.8)] : []),
+    ...(inside === "embryo-outline" ? EMBRYO.map(([pen, points]) => cut(sized(points, r), "none", pen)) : []),
+  ];
 }

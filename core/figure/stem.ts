@@ -157,106 +157,77 @@ function inside(view: BodyView, cap: PlacedCap): Shape[] {
 
 /** The foot below ground, dashed until it has been looked at. */
 export function footShapes(view: BodyView): Shape[] {
-  const base = view.of("base");
-  const kind = base.states[0] ?? "bulb";
-  const right = footProfile(kind, view.stemHalf * 1.1);
+  const { stemHalf: half } = view;
+  const { states, knowing } = view.of("base");
+  const kind = states[0] ?? "bulb";
+  const right = footProfile(kind, half * 1.1);
   const left = mirrored(right);
-  const isOpen = base.knowing === "open";
-  const skin: Ink = isOpen
-    ? "none"
-    : view.first("stem-colour") === undefined
-      ? "paper"
-      : `pigment:${view.first("stem-colour")}`;
+  const isOpen = knowing === "open";
+  const colour = view.first("stem-colour");
+  const skin: Ink = colour === undefined ? "paper" : `pigment:${colour}`;
+  const put = (steps: Shape["steps"], pen: number, more: Partial<Shape> = {}): Shape => ({
+    part: "foot",
+    steps,
+    fill: "none",
+    stroke: pen === 0 ? "none" : "line",
+    pen,
+    knowing: pen === 0 ? "seen" : knowing,
+    ...more,
+  });
+  const halfFoot = (points: readonly Point2[], fill: Ink) =>
+    put([...smooth(points), ["L", 0, 0], ["Z"]], 0, { fill: isOpen ? "none" : fill });
   const pen = isOpen ? 1.5 : 1.2;
-  const shapes: Shape[] = [];
-  if (kind === "sac") {
-    const sac = sacProfile(view.stemHalf * 1.1);
-    shapes.push({
+  return [
+    ...(kind === "sac" ? [put(around(sacProfile(half * 1.1)), 1.3, { fill: "paper" })] : []),
+    ...(kind === "fused" ? [-1, 1].map((turn) => put(smooth(neighbour(turn * half, half)), 1.1)) : []),
+    halfFoot(left, skin),
+    halfFoot(right, "flesh"),
+    put(smooth(left), pen),
+    put(smooth(right), pen),
+    ...(kind === "scaly-rings" ? RINGS.map((level) => put(smooth(scaleRing(level, half)), 1)) : []),
+    ...nick(view),
+  ];
+}
+
+/** A sac stands open around the foot, on both sides. */
+const around = (sac: readonly Point2[]): Shape["steps"] => [
+  ...smooth(mirrored(sac)),
+  ...smooth([...sac].reverse()).slice(1),
+];
+/** The foot beside it, grown together with it. @param out half the stem, to its side */
+const neighbour = (out: number, half: number): Point2[] => [
+  [out * 2.6, half * 2.2],
+  [out * 1.9, -half * 0.4],
+  [out * 0.7, -half * 2.6],
+];
+/** Levels of the scales on a ringed foot, in halves of the stem. */
+const RINGS = [0.4, -0.5, -1.3, -2.1] as const;
+const scaleRing = (level: number, half: number): Point2[] => [
+  [-half * (1.25 - level * 0.2), level * half],
+  [-half * 0.6, (level - 0.25) * half],
+  [0, (level - 0.3) * half],
+];
+
+/** Where the foot was nicked, in the colour that it turned. */
+function nick(view: BodyView): Shape[] {
+  const { states, knowing } = view.of("stain-base");
+  const [stain] = states;
+  if (stain === undefined) return [];
+  const half = view.stemHalf;
+  const y = -half * 2.3;
+  const cut: Point2[] = [
+    [half * 0.1, y],
+    [half * 0.5, y + half * 0.25],
+    [half * 0.85, y + half * 0.3],
+  ];
+  return [
+    {
       part: "foot",
-      steps: [...smooth(mirrored(sac)), ...smooth([...sac].reverse()).slice(1)],
-      fill: "paper",
-      stroke: "line",
-      pen: 1.3,
-      knowing: base.knowing,
-    });
-  }
-  if (kind === "fused")
-    for (const turn of [-1, 1]) {
-      const neighbour: Point2[] = [
-        [turn * view.stemHalf * 2.6, view.stemHalf * 2.2],
-        [turn * view.stemHalf * 1.9, -view.stemHalf * 0.4],
-        [turn * view.stemHalf * 0.7, -view.stemHalf * 2.6],
-      ];
-      shapes.push({
-        part: "foot",
-        steps: smooth(neighbour),
-        fill: "none",
-        stroke: "line",
-        pen: 1.1,
-        knowing: base.knowing,
-      });
-    }
-  shapes.push({
-    part: "foot",
-    steps: [...smooth(left), ["L", 0, 0], ["Z"]],
-    fill: skin,
-    stroke: "none",
-    pen: 0,
-    knowing: "seen",
-  });
-  shapes.push({
-    part: "foot",
-    steps: [...smooth(right), ["L", 0, 0], ["Z"]],
-    fill: isOpen ? "none" : "flesh",
-    stroke: "none",
-    pen: 0,
-    knowing: "seen",
-  });
-  shapes.push({
-    part: "foot",
-    steps: smooth(left),
-    fill: "none",
-    stroke: "line",
-    pen,
-    knowing: base.knowing,
-  });
-  shapes.push({
-    part: "foot",
-    steps: smooth(right),
-    fill: "none",
-    stroke: "line",
-    pen,
-    knowing: base.knowing,
-  });
-  if (kind === "scaly-rings")
-    for (const level of [0.4, -0.5, -1.3, -2.1])
-      shapes.push({
-        part: "foot",
-        steps: smooth([
-          [-view.stemHalf * (1.25 - level * 0.2), level * view.stemHalf],
-          [-view.stemHalf * 0.6, (level - 0.25) * view.stemHalf],
-          [0, (level - 0.3) * view.stemHalf],
-        ]),
-        fill: "none",
-        stroke: "line",
-        pen: 1,
-        knowing: base.knowing,
-      });
-  const nick = view.first("stain-base");
-  if (nick !== undefined) {
-    const y = -view.stemHalf * 2.3;
-    shapes.push({
-      part: "foot",
-      steps: smooth([
-        [view.stemHalf * 0.1, y],
-        [view.stemHalf * 0.5, y + view.stemHalf * 0.25],
-        [view.stemHalf * 0.85, y + view.stemHalf * 0.3],
-      ]),
+      steps: smooth(cut),
       fill: "none",
-      stroke: nick === "none" ? "line" : `pigment:${nick}`,
-      pen: nick === "none" ? 1 : 6,
-      knowing: view.of("stain-base").knowing,
-    });
-  }
-  return shapes;
+      stroke: stain === "none" ? "line" : `pigment:${stain}`,
+      pen: stain === "none" ? 1 : 6,
+      knowing,
+    },
+  ];
 }
