@@ -5,6 +5,7 @@ import "./theme/zero.css";
 import "./layout/layout.css";
 import "./layout/navigation.css";
 import "./standing/standing.css";
+import "./specimen/choice.css";
 import "./specimen/specimen.css";
 import "./find/find.css";
 import "./log/log.css";

@@ -1,37 +1,17 @@
 /** The bench: what each key, touch and test does where the person is. */
-import {
-  bodyLike,
-  type Change,
-  type CharacterId,
-  definitionOf,
-  type Find,
-  nextBodyId,
-  type PlannedTest,
-  sameAsModel,
-  TOUCHES,
-  touchesOf,
-} from "@jittery-cap/core";
+import { bodyLike, type Find, nextBodyId, type PlannedTest, sameAsModel, TOUCHES, touchesOf } from "@jittery-cap/core";
 import { useCallback, useState } from "react";
 import { useNavigate } from "react-router";
 import { findPath } from "../addresses.ts";
 import { useFind, useSession } from "../session/session-context.tsx";
-import { blockId } from "../specimen/block-id.ts";
 import { useObserver } from "../specimen/observer.ts";
-import { CANNOT_TELL, chooseState, couldNot, REASONS, turnSureness } from "../specimen/observing.ts";
 import { placeOfTest } from "../specimen/place-of-test.ts";
 import { stationOfItem } from "../specimen/stations.ts";
 import { useStopwatch } from "../specimen/stopwatch.ts";
+import { act } from "./bench-actions.ts";
 import { questionOf } from "./going-on.ts";
 import type { KeyAction } from "./use-keys.ts";
 import { usePlace } from "./use-place.ts";
-
-/** Touches the nth answer of a told question, or goes into its field. */
-function clickNth(item: string, index: number): void {
-  const block = document.getElementById(blockId(item));
-  const choice = block?.querySelectorAll<HTMLElement>("[data-state], input")[index];
-  if (choice instanceof HTMLInputElement) choice.focus();
-  else choice?.click();
-}
 
 export function useBench(find: Find) {
   const { id } = find;
@@ -43,7 +23,7 @@ export function useBench(find: Find) {
   const [help, setHelp] = useState(false);
   const stopwatch = useStopwatch();
   const place = usePlace(find);
-  const { body, character, current, setBodyId, goTo } = place;
+  const { body, goTo } = place;
 
   const add = useCallback(
     (isLike: boolean) => {
@@ -80,65 +60,6 @@ export function useBench(find: Find) {
     if (open !== undefined) changeTogether(sameAsModel(body, open));
   };
 
-  const make = (made: Change | undefined) => {
-    if (made !== undefined) change(made);
-  };
-  /** A change of the character in question, where it is one of the body. */
-  const ofBody = (changeOf: (character: CharacterId) => Change | undefined) =>
-    make(character !== undefined && definitionOf(character).of === "body" ? changeOf(character) : undefined);
-
-  const answerWith = (index: number) => {
-    if (current === undefined) return;
-    if (character === undefined) return clickNth(current, index);
-    const state = definitionOf(character).states[index];
-    make(state === undefined ? undefined : chooseState(find, body, character, state, observer));
-  };
-
-  const onAction = (action: KeyAction): unknown => {
-    switch (action.kind) {
-      case "digit":
-        return answerWith(action.index);
-      case "move":
-        return place.move(action.by);
-      case "station":
-        return place.moveStation(action.by);
-      case "none":
-        return character !== undefined && definitionOf(character).states.includes("none")
-          ? make(chooseState(find, body, character, "none", observer))
-          : undefined;
-      case "cannot-tell":
-        return ofBody((asked) => couldNot(body, asked, CANNOT_TELL, observer));
-      case "could-not":
-        return ofBody((asked) => couldNot(body, asked, REASONS[0] ?? CANNOT_TELL, observer));
-      case "unsure":
-        return ofBody((asked) => turnSureness(body, asked, observer));
-      case "next-body":
-        return setBodyId(
-          find.bodies[(find.bodies.findIndex((one) => one.id === body.id) + 1) % find.bodies.length]?.id ?? body.id,
-        );
-      case "add-body":
-        return add(false);
-      case "add-like":
-        return add(true);
-      case "same":
-        return sameForNextTouch();
-      case "also":
-        return place.setAlsoOpen(!place.alsoOpen);
-      case "stopwatch":
-        return stopwatch.turn();
-      case "hands-free":
-        return void navigate(findPath(id, "run"));
-      case "against":
-        return void checkAgainst(against === undefined ? answer?.dangers[0]?.sheet : undefined);
-      case "undo":
-        return undo();
-      case "redo":
-        return redo();
-      case "help":
-        return setHelp(true);
-    }
-  };
-
   return {
     ...place,
     help,
@@ -148,6 +69,20 @@ export function useBench(find: Find) {
     addLike: useCallback(() => add(true), [add]),
     goToTest,
     undoHere,
-    onAction,
+    onAction: (action: KeyAction) =>
+      act(action, {
+        find,
+        place,
+        observer,
+        change,
+        add,
+        same: sameForNextTouch,
+        turnStopwatch: stopwatch.turn,
+        goHandsFree: () => void navigate(findPath(id, "run")),
+        turnAgainst: () => void checkAgainst(against === undefined ? answer?.dangers[0]?.sheet : undefined),
+        undo,
+        redo,
+        showKeys: () => setHelp(true),
+      }),
   };
 }
