@@ -2,7 +2,6 @@ import { expect } from "chai";
 import ICAL from "ical.js";
 import type { Page } from "playwright-core";
 import sharp from "sharp";
-import { seasonFinds } from "../demo/season.ts";
 import {
   type Application,
   choose,
@@ -19,6 +18,7 @@ import {
   untilSaved,
   untilVerdict,
 } from "./application.ts";
+import { idOf } from "./every-view.ts";
 
 interface Recorded {
   readonly bodies: readonly {
@@ -40,8 +40,6 @@ interface Recorded {
     }[];
   }[];
 }
-
-const idOf = (label: string): string => seasonFinds().find((find) => find.label?.startsWith(label))?.id ?? "";
 
 describe("the tests", () => {
   let application: Application;

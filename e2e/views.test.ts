@@ -6,14 +6,9 @@ import type { Page } from "playwright-core";
 import { uuidv7 } from "uuidv7";
 import { seasonFinds } from "../demo/season.ts";
 import { type Application, DESK, mistakesTo, PHONE, startApplication, untilVerdict } from "./application.ts";
-import { IN_THE_FIELD, untilShown, VIEWS } from "./every-view.ts";
+import { IN_THE_FIELD, idOf, untilShown, VIEWS } from "./every-view.ts";
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
-const idOf = (label: string): string => {
-  const find = seasonFinds().find((one) => one.label?.startsWith(label));
-  if (find === undefined) throw new Error(`no demo find ${label}`);
-  return find.id;
-};
 
 interface Finding {
   readonly id: string;
