@@ -60,6 +60,7 @@ export const PIGMENTS: Readonly<Record<string, string>> = {
   "strong-blue": "#3f6384",
   black: "#2a2825",
   tan: "#c9a877",
+  tawny: "#ad7136",
   marbled: "#cdb7a0",
 };
 
