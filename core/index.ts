@@ -83,6 +83,18 @@ export {
 } from "./formats/convert.ts";
 export { printCalendar } from "./formats/ics.ts";
 export { PLACE_KINDS, type PlaceKind, withPlace } from "./formats/places.ts";
+export {
+  type Account,
+  accountSchema,
+  FELT,
+  latestMeal,
+  MESSAGE_LENGTH,
+  messageOf,
+  strike,
+  type Told,
+  tell,
+} from "./illness/account.ts";
+export { ONSET_WINDOWS, type OnsetWindow, WINDOW_WORDS, type WindowState, windowsAt } from "./illness/windows.ts";
 export type { OddCharacter } from "./judge/candidates.ts";
 export { DEFAULT_RULES, type RulesInForce, rulesOf } from "./judge/condition.ts";
 export type { MaskUse, Point } from "./judge/contradictions.ts";

@@ -34,12 +34,13 @@ export const VIEWS: readonly (readonly [view: string, path: string])[] = [
   ["a sheet", "/sheets/amanita-muscaria"],
   ["words", "/words"],
   ["settings", "/settings"],
+  ["somebody is ill", "/ill"],
   ["nowhere", "/no-such-view"],
   ["two sheets", "/sheets/kuehneromyces-mutabilis/beside/galerina-marginata"],
 ];
 
 /** Views that are used with wet hands, in bright light. */
-export const IN_THE_FIELD = /\/record\/|\/tests\/|\/run$|\/prints$/;
+export const IN_THE_FIELD = /\/record\/|\/tests\/|\/run$|\/prints$|\/ill$/;
 
 /** Waits until a view shows what it is for. */
 export async function untilShown(page: Page, path: string): Promise<void> {

@@ -8,6 +8,7 @@ import "./standing/standing.css";
 import "./specimen/choice.css";
 import "./specimen/specimen.css";
 import "./find/find.css";
+import "./illness/illness.css";
 import "./log/log.css";
 import "./decide/decide.css";
 import "./basket/basket.css";

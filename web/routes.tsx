@@ -2,6 +2,7 @@
 import LinearProgress from "@mui/material/LinearProgress";
 import { Navigate, type RouteObject, redirect } from "react-router";
 import { MOVED } from "./addresses.ts";
+import { IllFault } from "./layout/ill-fault.tsx";
 import { RouteFault } from "./layout/route-fault.tsx";
 import { Whole } from "./layout/whole.tsx";
 
@@ -80,6 +81,12 @@ const views: RouteObject[] = [
 
 /** A fault in a view is told where the view would stand, and the way to the others stays. */
 export const routes: RouteObject[] = [
+  {
+    // outside of all that could fail with the rest
+    path: "/ill",
+    errorElement: <IllFault />,
+    lazy: () => import("./illness/ill-view.tsx").then(({ IllView }) => ({ Component: IllView })),
+  },
   {
     element: <Whole />,
     errorElement: <RouteFault />,

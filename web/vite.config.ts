@@ -33,6 +33,7 @@ const offline = VitePWA({
     display: "standalone",
     background_color: "#171c16",
     theme_color: "#171c16",
+    shortcuts: [{ name: "Somebody is ill", short_name: "Ill?", url: "/ill" }],
     icons: [
       { src: "/icon-192.png", sizes: "192x192", type: "image/png" },
       { src: "/icon-512.png", sizes: "512x512", type: "image/png" },

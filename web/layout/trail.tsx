@@ -2,6 +2,7 @@
 import { memo } from "react";
 import { Link, useMatch } from "react-router";
 import { FIND_PAGES, findPath, KITCHEN_PAGES, STOPS } from "../addresses.ts";
+import { IllStop } from "./ill-stop.tsx";
 import { MoreMenu } from "./more-menu.tsx";
 import { Stops } from "./stops.tsx";
 
@@ -17,6 +18,7 @@ export const Trail = memo(function Trail() {
           Jittery Cap
         </Link>
         <Stops label="The trail" stops={STOPS} />
+        <IllStop />
         <MoreMenu />
       </div>
       {id !== undefined && id !== "prints" && (

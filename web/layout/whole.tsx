@@ -5,6 +5,7 @@ import { Outlet, useMatch, useNavigation } from "react-router";
 import { STOPS } from "../addresses.ts";
 import { keepSettings } from "../documents/settings.ts";
 import { keepMatching } from "../documents/sync.ts";
+import { IllStop } from "./ill-stop.tsx";
 import { MoreMenu } from "./more-menu.tsx";
 import { Stops } from "./stops.tsx";
 
@@ -33,6 +34,7 @@ export function Whole() {
       {!isGuest && !isRunning && (
         <div className="whole-foot">
           <Stops label="The trail" stops={STOPS} />
+          <IllStop />
           <MoreMenu />
         </div>
       )}

@@ -1,0 +1,47 @@
+/** What was eaten and when: told in a sentence, with its time; nothing that was told is edited away. */
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import { useAccount } from "./account-store.ts";
+import { localInput } from "./moments.ts";
+
+export function Eaten() {
+  const tell = useAccount((state) => state.tell);
+  const [what, setWhat] = useState("");
+  const [at, setAt] = useState(() => localInput(new Date()));
+  const eatenAt = new Date(at);
+  const canTell = what.trim() !== "" && !Number.isNaN(eatenAt.getTime());
+  return (
+    <section aria-labelledby="eaten">
+      <h2 id="eaten">What was eaten, and when</h2>
+      <div className="ill-fields">
+        <TextField
+          label="What, how much, how cooked, alcohol"
+          value={what}
+          multiline
+          fullWidth
+          onChange={(event) => setWhat(event.target.value)}
+          slotProps={{ htmlInput: { maxLength: 400 } }}
+        />
+        <TextField
+          label="Eaten at"
+          type="datetime-local"
+          value={at}
+          onChange={(event) => setAt(event.target.value)}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        <Button
+          variant="contained"
+          size="large"
+          disabled={!canTell}
+          onClick={() => {
+            tell({ kind: "meal", eatenAt: eatenAt.toISOString(), what: what.trim() });
+            setWhat("");
+          }}
+        >
+          Write it down
+        </Button>
+      </div>
+    </section>
+  );
+}
