@@ -35,7 +35,7 @@ export function AllPrintsView() {
             <ul className="lines above-2">
               {waiting.map((print) => (
                 <li key={`${print.find} ${print.body}`} className="line around">
-                  <Link to={findPath(print.find, "tests", "prints")} className="strong">
+                  <Link to={findPath(print.find, "tests", "prints")} className="strong print-link">
                     {print.body} of {print.label ?? "a find without a name"}
                   </Link>
                   <div className="soft">{lainWords(print, now)} under its cup</div>
