@@ -58,13 +58,7 @@ const PICTURES: readonly Picture[] = [
     path: (id) => `/finds/${id}/tests/colour`,
     prepare: readColour,
   },
-  {
-    name: "tests-spores",
-    size: DESK,
-    find: "white ones in an arc",
-    path: (id) => `/finds/${id}/tests/spores`,
-    prepare: typeSpores,
-  },
+  { name: "ill-phone", size: PHONE, path: () => "/ill", prepare: tellAMeal },
   { name: "tests-phone", size: PHONE, find: "white ones, morning", path: (id) => `/finds/${id}/tests/stain` },
   { name: "decide-hold", size: DESK, find: "orange cluster", path: (id) => `/finds/${id}/decide` },
   { name: "decide-basket", size: DESK, find: "white ones in an arc", path: (id) => `/finds/${id}/decide` },
@@ -98,13 +92,17 @@ async function readColour(page: Page): Promise<void> {
   await page.waitForTimeout(300);
 }
 
-async function typeSpores(page: Page): Promise<void> {
-  const spores = Array.from({ length: 24 }, (_unused, index) => [
-    (7 + ((index * 7) % 11) * 0.17).toFixed(1),
-    (4.6 + ((index * 5) % 9) * 0.13).toFixed(1),
-  ]);
-  await page.getByLabel(/Lengths and widths/).fill(spores.map((one) => one.join(" x ")).join("\n"));
-  await page.waitForTimeout(800);
+/** A meal of a while ago and what is felt since, at the windows that are still open. */
+async function tellAMeal(page: Page): Promise<void> {
+  const ago = new Date(Date.now() - 9 * 3_600_000);
+  const two = (value: number) => String(value).padStart(2, "0");
+  const local = `${ago.getFullYear()}-${two(ago.getMonth() + 1)}-${two(ago.getDate())}T${two(ago.getHours())}:${two(ago.getMinutes())}`;
+  await page.getByLabel("What, how much, how cooked, alcohol").fill("Honey fungus, about 150 g, fried; no wine");
+  await page.getByLabel("Eaten at").fill(local);
+  await page.getByRole("button", { name: "Write it down" }).click();
+  await page.getByLabel("Who").fill("Hanne");
+  await page.getByRole("button", { name: "sick", exact: true }).click();
+  await page.locator('[data-window="orellanine"]').scrollIntoViewIfNeeded();
 }
 
 /** The hands-free run at its first step with a clock, or at its last. */
