@@ -1,13 +1,7 @@
 /** A log that is empty: a first find by the hand, on one's own specimen or on an invented one. */
 import { expect } from "chai";
-import type { Page } from "playwright-core";
 import { type Application, choose, PHONE, startApplication, station, tell, untilVerdict } from "./application.ts";
-
-/** The judge has answered, and what goes on by itself has gone on. */
-async function settled(page: Page): Promise<void> {
-  await page.locator('[data-verdict][data-state="fresh"]').first().waitFor();
-  await page.waitForTimeout(120);
-}
+import { settled } from "./on-the-phone.ts";
 
 describe("a first evening", () => {
   let application: Application;

@@ -2,26 +2,7 @@
 import { expect } from "chai";
 import type { Locator, Page } from "playwright-core";
 import { type Application, newFind, PHONE, reach, startApplication, station, tell } from "./application.ts";
-
-const shown = (page: Page) =>
-  page.evaluate(() => {
-    const block = document.querySelector<HTMLElement>("[data-character], [data-told]");
-    return {
-      item: block?.dataset.character ?? block?.dataset.told,
-      isSeen: block?.dataset.character !== undefined,
-      body: document.querySelector('.bodies [aria-pressed="true"] b')?.textContent?.replace("Body ", "") ?? "A",
-      verdict: document.querySelector<HTMLElement>("[data-verdict]")?.dataset.verdict,
-      state: document.querySelector<HTMLElement>("[data-verdict]")?.dataset.state,
-      next: document.querySelector<HTMLElement>('[data-testid="next-test"]')?.dataset.test,
-    };
-  });
-
-const settled = async (page: Page) => {
-  // the judge answers, and what goes on goes on
-  await page.locator('[data-verdict][data-state="fresh"]').first().waitFor();
-  await page.waitForTimeout(120);
-  return shown(page);
-};
+import { placeOf, settled } from "./on-the-phone.ts";
 
 /** Lays a finger on something, and lifts it after most of a second. */
 async function hold(page: Page, what: Locator): Promise<void> {
@@ -89,7 +70,7 @@ describe("an answer that goes on by itself", () => {
     await newFind(application, page);
     const before = await settled(page);
     await page.locator('[data-told="age"] [data-state="mature"]').tap();
-    const now = await settled(page);
+    const now = await settled(page, placeOf(before));
     expect(now.item).not.to.equal(before.item);
     await context.close();
   });

@@ -2,6 +2,7 @@
 import { expect } from "chai";
 import type { Page } from "playwright-core";
 import { type Application, newFind, PHONE, startApplication } from "./application.ts";
+import { placeOf, settled } from "./on-the-phone.ts";
 
 /** What is seen of one body; what is not told here cannot be told. Common practice, no source. */
 type Truth = Readonly<Record<string, string>>;
@@ -192,27 +193,6 @@ const FINDS: readonly Scripted[] = [
   },
 ];
 
-/** The question on the screen, by its name and the kind of its block. */
-const shown = (page: Page) =>
-  page.evaluate(() => {
-    const block = document.querySelector<HTMLElement>("[data-character], [data-told]");
-    return {
-      item: block?.dataset.character ?? block?.dataset.told,
-      isSeen: block?.dataset.character !== undefined,
-      body: document.querySelector('.bodies [aria-pressed="true"] b')?.textContent?.replace("Body ", "") ?? "A",
-      verdict: document.querySelector<HTMLElement>("[data-verdict]")?.dataset.verdict,
-      state: document.querySelector<HTMLElement>("[data-verdict]")?.dataset.state,
-      next: document.querySelector<HTMLElement>('[data-testid="next-test"]')?.dataset.test,
-    };
-  });
-
-const settled = async (page: Page) => {
-  // the judge answers, and what goes on goes on
-  await page.locator('[data-verdict][data-state="fresh"]').first().waitFor();
-  await page.waitForTimeout(120);
-  return shown(page);
-};
-
 /** Answers a question once. @returns how many touches it took */
 async function answer(page: Page, item: string, isSeen: boolean, truth: Truth): Promise<number> {
   if (item === "measures") {
@@ -240,7 +220,7 @@ async function follow(page: Page, { bodies, most }: Scripted) {
   let touches = 1;
   let at = await settled(page);
   while (touches < most + 15) {
-    const place = `${at.body} ${at.item}`;
+    const place = placeOf(at);
     if (at.item !== undefined && !done.has(place)) {
       done.add(place);
       asked.push(place);
@@ -252,7 +232,7 @@ async function follow(page: Page, { bodies, most }: Scripted) {
       touches += 1;
       await page.getByTestId("next-test").tap();
     } else break;
-    at = await settled(page);
+    at = await settled(page, placeOf(at));
   }
   return { touches, verdict: at.verdict, asked };
 }
