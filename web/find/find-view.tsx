@@ -1,10 +1,9 @@
 /** Record: the specimen, its stations, and the dark half that answers every touch. */
 import useMediaQuery from "@mui/material/useMediaQuery";
 import useEventCallback from "@mui/utils/useEventCallback";
-import { useDeferredValue, useEffect, useState } from "react";
+import { useDeferredValue, useState } from "react";
 import { SplitCard } from "../layout/split-card.tsx";
 import { useFind, useOpenFind } from "../session/session-context.tsx";
-import { drawAhead } from "../specimen/draw-ahead.ts";
 import { WIDE } from "../theme/tokens.ts";
 import { DeskFind } from "./desk-find.tsx";
 import { KeyHelp } from "./key-help.tsx";
@@ -33,7 +32,6 @@ export function FindView() {
   const undoHere = useEventCallback(bench.undoHere);
   const goToTest = useEventCallback(bench.goToTest);
   useKeys(onAction);
-  useEffect(() => drawAhead(), []);
   const shown = {
     find,
     body,

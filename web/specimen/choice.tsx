@@ -32,7 +32,7 @@ const COLOURED = /colour|stain|spore-print|latex/;
 const drawn = new Map<string, Figure | undefined>();
 
 /** A state's drawing; made once, since it is always the same. */
-export function swatch(character: CharacterId, state: string): Figure | undefined {
+function swatch(character: CharacterId, state: string): Figure | undefined {
   const key = `${character} ${state}`;
   if (!drawn.has(key)) drawn.set(key, swatchOf(character, state));
   return drawn.get(key);

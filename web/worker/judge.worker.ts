@@ -79,29 +79,10 @@ const lineOf = ({ id, names, tier }: Sheet): SheetLine => ({
   tier,
 });
 
-/** So often the judge goes over its first find again, so that the engine has compiled what every touch will run. */
-const PRACTICE = 12;
-const PAUSE_MS = 8;
-let practised = 0;
-
-/** Goes over a find while nobody asks: a question that comes meanwhile waits for one round at the most. */
-function practise(find: Find): void {
-  if (practised > 0) return;
-  const round = () => {
-    practised += 1;
-    shownAnswer(assess(find, knowledge()));
-    if (practised < PRACTICE) setTimeout(round, PAUSE_MS);
-  };
-  practised = 1;
-  setTimeout(round, PAUSE_MS);
-}
-
 const judge = {
   /** The answer to a find, without the evidence in words. */
   assess(find: Find): ShownAnswer {
-    const answer = shownAnswer(assess(find, knowledge()));
-    practise(find);
-    return answer;
+    return shownAnswer(assess(find, knowledge()));
   },
 
   /** What speaks for and against each danger, and the kind that the find seems to be. */
