@@ -85,14 +85,16 @@ export { printCalendar } from "./formats/ics.ts";
 export { PLACE_KINDS, type PlaceKind, withPlace } from "./formats/places.ts";
 export {
   type Account,
-  accountSchema,
   FELT,
-  latestMeal,
   MESSAGE_LENGTH,
   messageOf,
+  readTold,
+  standingMeals,
   strike,
   type Told,
   tell,
+  togetherTold,
+  toldSchema,
 } from "./illness/account.ts";
 export { ONSET_WINDOWS, type OnsetWindow, WINDOW_WORDS, type WindowState, windowsAt } from "./illness/windows.ts";
 export type { OddCharacter } from "./judge/candidates.ts";

@@ -125,7 +125,7 @@ describe("by ear", () => {
       const said = (await listen(page)).filter(({ role, says }) => role === "button" && says.pressed === "true");
       expect(said.map((one) => one.name).join(), item).to.contain(state.replaceAll("-", " "));
     }
-    await untilVerdict(page, "leave").catch(() => untilVerdict(page, "hold"));
+    await untilVerdict(page, "hold");
     const moved = await page.getByTestId("last-move").textContent();
     expect(moved).to.match(/^Last touch: /);
     await context.close();

@@ -13,9 +13,10 @@ export const feltSchema = z.strictObject({
   since: moment,
   what: words,
 });
-export const accountSchema = z.array(z.discriminatedUnion("kind", [mealSchema, feltSchema])).max(400);
+/** One thing that was told. */
+export const toldSchema = z.discriminatedUnion("kind", [mealSchema, feltSchema]);
 
-export type Told = z.infer<typeof accountSchema>[number];
+export type Told = z.infer<typeof toldSchema>;
 export type Account = readonly Told[];
 
 /** What may be felt, to be told by a touch; in no order of gravity. */
@@ -43,11 +44,36 @@ export const tell = (account: Account, one: Told): Account => [...account, one];
 export const strike = (account: Account, id: string, at: string): Account =>
   account.map((one) => (one.id === id && one.struckAt === undefined ? { ...one, struckAt: at } : one));
 
-/** The meal from which the windows are counted: the latest that stands; undefined where none is told. */
-export function latestMeal(account: Account): (Told & { readonly kind: "meal" }) | undefined {
+/** What is kept, one thing after another: what cannot be read is told apart, so that it is kept as it is. */
+export function readTold(kept: unknown): { readonly told: Account; readonly unreadable: readonly unknown[] } {
+  const told: Told[] = [];
+  const unreadable: unknown[] = [];
+  for (const one of Array.isArray(kept) ? kept : []) {
+    const read = toldSchema.safeParse(one);
+    if (read.success) told.push(read.data);
+    else unreadable.push(one);
+  }
+  return { told, unreadable };
+}
+
+/** Two tellings of one account as one, in the order of telling: nothing of either is lost, and what either struck is struck. */
+export function togetherTold(one: Account, other: Account): Account {
+  const all = new Map(one.map((thing) => [thing.id, thing]));
+  for (const thing of other) {
+    const there = all.get(thing.id);
+    const struck = [there?.struckAt, thing.struckAt].filter((at) => at !== undefined).sort()[0];
+    all.set(thing.id, struck === undefined ? thing : { ...thing, struckAt: struck });
+  }
+  return [...all.values()].sort((a, b) => Date.parse(a.toldAt) - Date.parse(b.toldAt) || (a.id < b.id ? -1 : 1));
+}
+
+export type Meal = Told & { readonly kind: "meal" };
+
+/** The meals that stand, the latest first: the windows are counted from each of them. */
+export function standingMeals(account: Account): readonly Meal[] {
   return account
-    .filter((one): one is Told & { readonly kind: "meal" } => one.kind === "meal" && one.struckAt === undefined)
-    .sort((one, other) => Date.parse(other.eatenAt) - Date.parse(one.eatenAt))[0];
+    .filter((one): one is Meal => one.kind === "meal" && one.struckAt === undefined)
+    .sort((one, other) => Date.parse(other.eatenAt) - Date.parse(one.eatenAt));
 }
 
 /** As much as somebody reads out on the telephone, characters. */

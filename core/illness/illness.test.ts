@@ -2,14 +2,15 @@ import { expect } from "chai";
 import fc from "fast-check";
 import {
   type Account,
-  accountSchema,
   FELT,
-  latestMeal,
   MESSAGE_LENGTH,
   messageOf,
+  readTold,
+  standingMeals,
   strike,
   type Told,
   tell,
+  togetherTold,
 } from "./account.ts";
 import { ONSET_WINDOWS, WINDOW_WORDS, windowsAt } from "./windows.ts";
 
@@ -17,7 +18,7 @@ const HOUR = 3_600_000;
 const NOW = new Date("2026-09-20T12:00:00Z");
 const ago = (hours: number): string => new Date(NOW.getTime() - hours * HOUR).toISOString();
 const stateAt = (hours: number) =>
-  new Map(windowsAt(new Date(NOW.getTime() - hours * HOUR), NOW).map(({ id, state }) => [id, state]));
+  new Map(windowsAt([new Date(NOW.getTime() - hours * HOUR)], NOW).map(({ id, state }) => [id, state]));
 
 describe("windows of onset", () => {
   // White and others, Toxicon 157 (2019), and handbooks of poison centres; from memory
@@ -54,9 +55,30 @@ describe("windows of onset", () => {
     expect(stateAt(30).get("orellanine")).to.equal("to-come");
   });
 
+  it("are counted from each of several meals: a later one hides nothing of an earlier", () => {
+    const both = new Map(
+      windowsAt([new Date(ago(1)), new Date(ago(20))], NOW).map(({ id, state }) => [id, state] as const),
+    );
+    expect(both.get("amatoxin")).to.equal("usual-hours");
+    expect(both.get("gut")).to.equal("usual-hours");
+    expect(both.get("orellanine")).to.equal("to-come");
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 600, noNaN: true }),
+        fc.double({ min: 0, max: 600, noNaN: true }),
+        (a, b) => {
+          const alone = stateAt(a);
+          for (const { id, state } of windowsAt([new Date(ago(a)), new Date(ago(b))], NOW))
+            if (alone.get(id) === "usual-hours") expect(state).to.equal("usual-hours");
+        },
+      ),
+    );
+    expect(windowsAt([], NOW).every(({ state }) => state === "to-come")).to.equal(true);
+  });
+
   it("count a meal that is still to come as eaten now, and refuse a time that is none", () => {
     expect([...stateAt(-5).values()].every((state) => state === "to-come")).to.equal(true);
-    expect(() => windowsAt(new Date("never"), NOW)).to.throw(RangeError);
+    expect(() => windowsAt([new Date("never")], NOW)).to.throw(RangeError);
   });
 });
 
@@ -95,11 +117,25 @@ describe("what is told while somebody is ill", () => {
     );
   });
 
-  it("counts from the latest meal that stands", () => {
+  it("counts from every meal that stands, the latest first", () => {
     const account = [meal("a", 40, "soup"), meal("b", 7, "honey fungus"), meal("c", 60, "toast")];
-    expect(latestMeal(account)?.id).to.equal("b");
-    expect(latestMeal(strike(account, "b", ago(0)))?.id).to.equal("a");
-    expect(latestMeal([])).to.equal(undefined);
+    expect(standingMeals(account).map(({ id }) => id)).to.deep.equal(["b", "a", "c"]);
+    expect(standingMeals(strike(account, "b", ago(0))).map(({ id }) => id)).to.deep.equal(["a", "c"]);
+    expect(standingMeals([])).to.deep.equal([]);
+  });
+
+  it("told in two places is one account: nothing of either is lost, and what either struck is struck", () => {
+    const things = fc.uniqueArray(someTold, { selector: (one) => one.id, maxLength: 10 });
+    fc.assert(
+      fc.property(things, things, fc.nat(), (mine, theirs, which) => {
+        const shared = [...mine, ...theirs];
+        const struck = strike(mine, mine[which % Math.max(1, mine.length)]?.id ?? "", ago(0.2));
+        const one = togetherTold(struck, shared);
+        expect(one).to.deep.equal(togetherTold(shared, struck));
+        expect(new Set(one.map(({ id }) => id))).to.deep.equal(new Set(shared.map(({ id }) => id)));
+        expect(one.filter(({ struckAt }) => struckAt !== undefined)).to.have.length(mine.length === 0 ? 0 : 1);
+      }),
+    );
   });
 
   it("is read out in a thousand characters at most, and always ends with what must not be forgotten", () => {
@@ -122,14 +158,16 @@ describe("what is told while somebody is ill", () => {
       expect(all).not.to.match(/harmless|safe|may be eaten|no danger|mild/i);
   });
 
-  it("is refused where it is no account", () => {
-    expect(accountSchema.safeParse([meal("a", 3, "soup")]).success).to.equal(true);
-    for (const wrong of [
-      {},
-      [{ kind: "meal" }],
-      [{ ...meal("a", 3, "   ") }],
-      [{ ...meal("a", 3, "x"), eatenAt: "noon" }],
-    ])
-      expect(accountSchema.safeParse(wrong).success).to.equal(false);
+  it("is read thing by thing: one that cannot be read is kept apart and takes no other with it, however many there are", () => {
+    const many = Array.from({ length: 900 }, (_, index) => meal(`m${index}`, index / 10, "soup"));
+    const wrong = [{ kind: "meal" }, meal("a", 3, "   "), { ...meal("b", 3, "x"), eatenAt: "noon" }, null, 7];
+    const read = readTold([...many, ...wrong]);
+    expect(read.told).to.deep.equal(many);
+    expect(read.unreadable).to.deep.equal(wrong);
+    for (const none of [undefined, {}, "told"]) expect(readTold(none)).to.deep.equal({ told: [], unreadable: [] });
+    // a year that no calendar of ours has
+    expect(
+      readTold([{ ...meal("c", 3, "x"), eatenAt: new Date(Date.UTC(12026, 1)).toISOString() }]).told,
+    ).to.deep.equal([]);
   });
 });

@@ -62,9 +62,22 @@ export function windowState({ usual, seenTo }: OnsetWindow, hours: number): Wind
   return hours <= Math.max(to, seenTo ?? 0) ? "usual-hours" : "usual-hours-past";
 }
 
-/** Every window with its state at a moment: always all of them. @throws RangeError for a time that is none */
-export function windowsAt(eatenAt: Date, now: Date): readonly (OnsetWindow & { readonly state: WindowState })[] {
-  const hours = (now.getTime() - eatenAt.getTime()) / 3_600_000;
-  if (Number.isNaN(hours)) throw new RangeError("the meal needs a time");
-  return ONSET_WINDOWS.map((one) => ({ ...one, state: windowState(one, Math.max(0, hours)) }));
+/** The most urgent first: of several meals the one that counts is that from which a window may begin now. */
+const URGENCY: readonly WindowState[] = ["usual-hours", "to-come", "usual-hours-past"];
+
+/**
+ * Every window with its state at a moment: always all of them, counted from every meal.
+ * @param meals when each was eaten; none: nothing is known, and everything may still begin
+ * @throws RangeError for a time that is none
+ */
+export function windowsAt(
+  meals: readonly Date[],
+  now: Date,
+): readonly (OnsetWindow & { readonly state: WindowState })[] {
+  const hours = meals.map((eatenAt) => (now.getTime() - eatenAt.getTime()) / 3_600_000);
+  if (hours.some(Number.isNaN)) throw new RangeError("a meal needs a time");
+  return ONSET_WINDOWS.map((one) => {
+    const states = new Set(hours.map((since) => windowState(one, Math.max(0, since))));
+    return { ...one, state: URGENCY.find((state) => states.has(state)) ?? "to-come" };
+  });
 }

@@ -4,8 +4,13 @@ import { usePreferences } from "../device/preferences.ts";
 
 /** A line of the numbers as it is called: its words, and the number to dial where there is one. */
 export function dialled(line: string): { readonly words: string; readonly number: string | undefined } {
-  const digits = /\+?[\d][\d ()/-]{1,}\d/.exec(line)?.[0];
-  return { words: line.trim(), number: digits?.replace(/[^\d+]/g, "") };
+  const plain = line.replaceAll("(0)", " ");
+  const found = [...plain.matchAll(/(?:\+|\(\d{2,5}\)\s*)?\d(?:[\d /-]*\d)?/g)].map(([text]) =>
+    text.replace(/[^\d+]/g, ""),
+  );
+  // hours of opening stand there too: the longest is the number
+  const number = found.filter((one) => one.length > 1).sort((one, other) => other.length - one.length)[0];
+  return { words: line.trim(), number };
 }
 
 export function CallNow() {
@@ -25,6 +30,7 @@ export function CallNow() {
         ) : (
           <a key={words} className="ill-call" href={`tel:${number}`}>
             {words}
+            {/[^\d\s+()/-]/.test(words) && <span className="ill-dials">dials {number}</span>}
           </a>
         ),
       )}

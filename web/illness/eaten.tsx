@@ -9,6 +9,7 @@ export function Eaten() {
   const tell = useAccount((state) => state.tell);
   const [what, setWhat] = useState("");
   const [at, setAt] = useState(() => localInput(new Date()));
+  const [isRefused, setRefused] = useState(false);
   const eatenAt = new Date(at);
   const canTell = what.trim() !== "" && !Number.isNaN(eatenAt.getTime());
   return (
@@ -35,12 +36,14 @@ export function Eaten() {
           size="large"
           disabled={!canTell}
           onClick={() => {
-            tell({ kind: "meal", eatenAt: eatenAt.toISOString(), what: what.trim() });
-            setWhat("");
+            const isTold = tell({ kind: "meal", eatenAt: eatenAt.toISOString(), what: what.trim() });
+            setRefused(!isTold);
+            if (isTold) setWhat("");
           }}
         >
           Write it down
         </Button>
+        {isRefused && <p role="alert">Not written down: the time is none that a calendar has. Set it right.</p>}
       </div>
     </section>
   );

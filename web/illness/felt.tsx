@@ -11,13 +11,13 @@ export function Felt() {
   const [who, setWho] = useState("");
   const [since, setSince] = useState("");
   const sinceAt = since === "" ? new Date() : new Date(since);
-  const felt = (what: string) =>
-    tell({
-      kind: "felt",
-      who: who.trim(),
-      since: (Number.isNaN(sinceAt.getTime()) ? new Date() : sinceAt).toISOString(),
-      what,
-    });
+  const felt = (what: string) => {
+    const now = new Date();
+    const at = Number.isNaN(sinceAt.getTime()) ? now : sinceAt;
+    const one = { kind: "felt", who: who.trim(), what } as const;
+    // a time that no calendar has holds nothing up: it is written down as of now
+    if (!tell({ ...one, since: at.toISOString() })) tell({ ...one, since: now.toISOString() });
+  };
   return (
     <section aria-labelledby="felt">
       <h2 id="felt">What is felt</h2>

@@ -1,5 +1,5 @@
 /** The syndromes against the clock from the meal on: all of them, always; none is closed because another fits. */
-import { latestMeal, ONSET_WINDOWS, WINDOW_WORDS, windowsAt } from "@jittery-cap/core";
+import { standingMeals, WINDOW_WORDS, windowsAt } from "@jittery-cap/core";
 import { useNow } from "../field-tests/use-now.ts";
 import { useAccount } from "./account-store.ts";
 import { momentWords } from "./moments.ts";
@@ -19,20 +19,15 @@ const place = (hours: number): number => (Math.log1p(Math.min(Math.max(hours, 0)
 
 export function OpenWindows() {
   const now = useNow();
-  const meal = useAccount((state) => latestMeal(state.told));
-  const hours = meal === undefined ? undefined : (now.getTime() - Date.parse(meal.eatenAt)) / 3_600_000;
-  const windows =
-    meal === undefined
-      ? ONSET_WINDOWS.map((one) => ({ ...one, state: "to-come" as const }))
-      : windowsAt(new Date(meal.eatenAt), now);
+  const told = useAccount((state) => state.told);
+  const meals = standingMeals(told).map((meal) => new Date(meal.eatenAt));
+  const windows = windowsAt(meals, now);
   return (
     <section aria-labelledby="open" data-testid="windows">
       <h2 id="open">Still open, whatever else fits</h2>
       <p>
-        {meal === undefined
-          ? "Counted from the meal, as soon as its time is written down above."
-          : `Counted from ${momentWords(meal.eatenAt)}. The line is now.`}{" "}
-        An outlined bar means that its usual hours are past, and never that it is ruled out. One meal may hold several.
+        {countedFrom(meals)} An outlined bar means that its usual hours are past, and never that it is ruled out. One
+        meal may hold several.
       </p>
       <ul className="ill-windows">
         {windows.map(({ id, name, about, usual: [from, to], seenTo, state }) => (
@@ -42,12 +37,14 @@ export function OpenWindows() {
             </div>
             <div className="ill-bar" aria-hidden="true">
               <i style={{ left: `${place(from)}%`, width: `${place(Math.max(to, seenTo ?? 0)) - place(from)}%` }} />
-              {hours !== undefined && <em style={{ left: `${place(hours)}%` }} />}
+              {meals.map((eatenAt) => (
+                <em key={eatenAt.getTime()} style={{ left: `${place(hoursSince(eatenAt, now))}%` }} />
+              ))}
             </div>
             <div>
               {hoursWords(from)} to {hoursWords(to)} after
               {seenTo === undefined ? "" : `, seen up to ${hoursWords(seenTo)}`}
-              {meal === undefined ? "" : `: ${WINDOW_WORDS[state]}`}
+              {meals.length === 0 ? "" : `: ${WINDOW_WORDS[state]}`}
             </div>
           </li>
         ))}
@@ -61,6 +58,16 @@ export function OpenWindows() {
       </div>
     </section>
   );
+}
+
+const hoursSince = (eatenAt: Date, now: Date): number => (now.getTime() - eatenAt.getTime()) / 3_600_000;
+
+/** From which meals the hours are counted. */
+function countedFrom(meals: readonly Date[]): string {
+  const [latest, ...others] = meals.map((eatenAt) => momentWords(eatenAt.toISOString()));
+  if (latest === undefined) return "Counted from the meal, as soon as its time is written down above.";
+  if (others.length === 0) return `Counted from ${latest}. The line is now.`;
+  return `Counted from each meal: ${[latest, ...others].join("; ")}. Each line is now, after one of them.`;
 }
 
 /** "15 min", "6 h", "3 days". */

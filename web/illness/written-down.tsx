@@ -6,10 +6,16 @@ import { momentWords } from "./moments.ts";
 export function WrittenDown() {
   const told = useAccount((state) => state.told);
   const strike = useAccount((state) => state.strike);
+  const isKept = useAccount((state) => state.isKept);
   if (told.length === 0) return null;
   return (
     <section aria-labelledby="told">
       <h2 id="told">Written down</h2>
+      {!isKept && (
+        <p role="alert">
+          <b>This device could not keep it.</b> It stands on this screen only: print it, or write it on paper.
+        </p>
+      )}
       <ul className="ill-told" data-testid="told">
         {told.map((one) => {
           const words =
