@@ -116,6 +116,36 @@ describe("when somebody is ill", () => {
     await context.close();
   });
 
+  it("loses nothing of what two tabs tell, and says so where the device keeps nothing", async () => {
+    const { page, context } = await application.open(PHONE);
+    const other = await context.newPage();
+    for (const tab of [page, other]) await tab.goto(`${application.address}/ill`);
+    await page.getByRole("button", { name: "cramps" }).click();
+    await other.getByRole("button", { name: "drowsy" }).click();
+    await page.getByRole("button", { name: "confused" }).click();
+    await other.reload();
+    for (const what of ["cramps", "drowsy", "confused"])
+      await other
+        .getByTestId("told")
+        .getByText(new RegExp(`Felt: ${what}`))
+        .waitFor();
+    await other.evaluate(() => {
+      Storage.prototype.setItem = () => {
+        throw new DOMException("full", "QuotaExceededError");
+      };
+    });
+    await other.getByRole("button", { name: "sweating" }).click();
+    await other
+      .getByRole("alert")
+      .getByText(/could not keep it/)
+      .waitFor();
+    await other
+      .getByTestId("told")
+      .getByText(/Felt: sweating/)
+      .waitFor();
+    await context.close();
+  });
+
   it("stands in the first level of a find that is judged, without moving anything", async () => {
     const { page, context } = await application.open(PHONE);
     await page.goto(`${application.address}/finds/${idOf("pale one")}/record/foot`);
