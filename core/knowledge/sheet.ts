@@ -176,6 +176,46 @@ const basisSchema = z
 
 const taxonId = z.string().refine(isTaxonId, "is no known taxon");
 
+const minutes = z.int().positive().max(240);
+/** What the kitchen asks of a kind: least times in minutes, and amounts. */
+const kitchenSchema = z.strictObject({
+  /** At a lively heat, at the least; left out of what is only for infusions. */
+  minutes: minutes.optional(),
+  /** Boiled first for so long, and that water away. */
+  boilMinutes: minutes.optional(),
+  /** First dry in the pan, the water poured off. */
+  dryPanMinutes: minutes.optional(),
+  /** Its stems are cooked by themselves for so long. */
+  stemMinutes: minutes.optional(),
+  /** Hours without alcohol before and after. */
+  alcoholHours: z.tuple([z.number().positive(), z.number().positive()]).optional(),
+  /** Gathers metals from the ground: seldom, and never old ones. */
+  storesMetals: z.literal(true).optional(),
+  /** A small portion at every meal. */
+  smallPortion: z.literal(true).optional(),
+  /** Small firm ones are pickled. */
+  pickles: z.literal(true).optional(),
+  /** Of its weight so much is left in the pan. */
+  cookedShare: z.number().positive().max(1).optional(),
+  infusion: z.strictObject({ perCup: z.string().min(3), minutes, timesAWeek: z.int().positive().max(3) }).optional(),
+});
+
+const handlingSchema = z.strictObject({
+  parts: z.string(),
+  cooking: z.string(),
+  /** What else has to be minded about this kind, each a sentence. */
+  warnings: z.array(z.string().min(3)).optional(),
+  alcohol: z.enum(["never"]).optional(),
+  rawPoisonous: z.boolean().optional(),
+  boilFirst: z.boolean().optional(),
+  /** Too tough for the pan: gathered for infusions, with no claim for health. */
+  infusionOnly: z.boolean().optional(),
+  /** Parts that come off before cooking. */
+  remove: z.array(z.enum(["skin", "tubes", "stem", "foot"])).optional(),
+  containers: z.string().optional(),
+  kitchen: kitchenSchema.optional(),
+});
+
 export const sheetSchema = z
   .strictObject({
     id: taxonId,
@@ -218,20 +258,7 @@ export const sheetSchema = z
     lookalikes: z.array(taxonId),
     company: z.array(taxonId),
     keeping: z.strictObject({ frost: z.enum(["borne", "lost"]), coldDays: z.number().nonnegative() }),
-    handling: z.strictObject({
-      parts: z.string(),
-      cooking: z.string(),
-      /** What else has to be minded about this kind, each a sentence. */
-      warnings: z.array(z.string().min(3)).optional(),
-      alcohol: z.enum(["never"]).optional(),
-      rawPoisonous: z.boolean().optional(),
-      boilFirst: z.boolean().optional(),
-      /** Too tough for the pan: gathered for infusions, with no claim for health. */
-      infusionOnly: z.boolean().optional(),
-      /** Parts that come off before cooking. */
-      remove: z.array(z.enum(["skin", "tubes", "stem", "foot"])).optional(),
-      containers: z.string().optional(),
-    }),
+    handling: handlingSchema,
     basis: basisSchema,
     /** What the lint may pass over here, and why. */
     exceptions: z.array(exceptionSchema).default([]),
@@ -243,6 +270,7 @@ export const sheetSchema = z
         path: ["tier"],
         message: `the register holds ${sheet.id} as ${registeredTier(sheet.id)}`,
       });
+    checkKitchen(sheet, context);
     if (sheet.never.length > 0 && !DANGER_TIERS.has(sheet.tier))
       context.addIssue({ code: "custom", path: ["never"], message: "is told of dangers only" });
     sheet.never.forEach(({ character, states }, index) => {
@@ -268,6 +296,23 @@ export const sheetSchema = z
       });
     });
   });
+
+/** What is for the pot says how it is cooked, and what is boiled or never with alcohol says for how long. */
+function checkKitchen(
+  { tier, handling }: { readonly tier: string; readonly handling: z.infer<typeof handlingSchema> },
+  context: z.RefinementCtx,
+): void {
+  const { kitchen, boilFirst, alcohol, infusionOnly } = handling;
+  const wrong = (field: string, message: string) =>
+    context.addIssue({ code: "custom", path: ["handling", "kitchen", field], message });
+  if (tier === "edible" || tier === "conditional") {
+    if (kitchen?.[infusionOnly === true ? "infusion" : "minutes"] === undefined)
+      wrong(infusionOnly === true ? "infusion" : "minutes", "is missing of a kind that is for the pot");
+  } else if (kitchen !== undefined) wrong("minutes", "is told only of kinds that are for the pot");
+  if ((boilFirst === true) !== (kitchen?.boilMinutes !== undefined)) wrong("boilMinutes", "goes with boilFirst");
+  if ((alcohol === "never") !== (kitchen?.alcoholHours !== undefined))
+    wrong("alcoholHours", "goes with alcohol: never");
+}
 
 /** A sheet as compiled from its data file. */
 export type Sheet = z.infer<typeof sheetSchema>;
