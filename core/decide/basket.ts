@@ -109,7 +109,8 @@ export function basketOf(decisions: readonly DecidedFind[]): readonly Carried[] 
   );
 }
 
-function whyTakenBack(body: string, current: CarriedRecord | undefined, today: Standing): TakenBack | undefined {
+/** Why a body that was decided as food is food no longer; undefined where it still is. */
+export function whyTakenBack(body: string, current: CarriedRecord | undefined, today: Standing): TakenBack | undefined {
   if (current === undefined) return "unknown";
   const record = current.bodies.find((one) => one.id === body);
   if (record === undefined) return "gone";

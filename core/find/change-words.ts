@@ -12,6 +12,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   larvaeParts: "larvae by part",
   measuredBy: "measured by",
   parted: "out of the basket",
+  sorted: "looked at again at the table",
   frostLastNight: "frost last night",
   drySpellDays: "days without rain",
   rain24hMm: "rain in a day, mm",

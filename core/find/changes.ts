@@ -36,6 +36,7 @@ const setBodySchema = z.discriminatedUnion("field", [
   bodySetting("keep", body.keep),
   bodySetting("note", body.note),
   bodySetting("parted", body.parted),
+  bodySetting("sorted", body.sorted),
 ]);
 
 const site = siteSchema.shape;

@@ -13,6 +13,7 @@ import {
   PARTINGS,
   PRINT_PAPERS,
   REGIONS,
+  SORTED_AS,
   WEARS,
 } from "./vocabulary.ts";
 
@@ -148,6 +149,8 @@ export const bodySchema = z.strictObject({
   note: z.string().max(NOTE_LENGTH).optional(),
   /** How it left the basket again, and when. */
   parted: z.strictObject({ how: z.enum(PARTINGS), at: moment }).optional(),
+  /** The last look at the table: foot, ring and gills once more against the record. */
+  sorted: z.strictObject({ as: z.enum(SORTED_AS), at: moment }).optional(),
 });
 
 /** One collecting event. */

@@ -527,6 +527,10 @@ export type Ending = (typeof ENDINGS)[number];
 export const PARTINGS = ["emptied", "given-away", "thrown-away"] as const;
 export type Parting = (typeof PARTINGS)[number];
 
+/** How a body was found when it was looked at once more at the table, in good light, before washing. */
+export const SORTED_AS = ["as-recorded", "stranger"] as const;
+export type SortedAs = (typeof SORTED_AS)[number];
+
 /** Characters of the stained kind: their entries may carry a speed. */
 export function isStain(id: string): boolean {
   return id.startsWith("stain-") && id !== "stain-speed";

@@ -1,0 +1,108 @@
+/** A meal: what comes to the pot, who eats, what is asked, and what became of it. */
+import { z } from "zod";
+import { bodyIdSchema } from "../find/schema.ts";
+import { isTaxonId } from "../find/taxa.ts";
+import { CONDITION_CODES } from "../words/reason-words.ts";
+
+const moment = z.iso.datetime({ offset: true, error: "expected a date and time with its offset" });
+const MOST = 200;
+/** Nobody cooks more at once; a typing slip does. */
+const MOST_GRAMS = 20_000;
+const grams = z
+  .number("expected grams")
+  .positive("expected more than nought")
+  .max(MOST_GRAMS, `expected at most ${MOST_GRAMS} g`);
+
+/** A body of a find, or so much of a jar. */
+export const potItemSchema = z
+  .strictObject({
+    find: z.uuid(),
+    body: bodyIdSchema,
+    /** The jar that it comes from, where it was put up before. */
+    batch: z.uuid().optional(),
+    /** The kinds that it may be: the strictest of their handlings applies. */
+    kinds: z.array(z.string().refine(isTaxonId, "is no known sheet")).min(1).max(50),
+    grams,
+    /** What was left of it after cleaning. */
+    cleanedGrams: grams.optional(),
+  })
+  .refine((item) => item.cleanedGrams === undefined || item.cleanedGrams <= item.grams, {
+    path: ["cleanedGrams"],
+    message: "is more than was there before cleaning",
+  });
+export type PotItem = z.infer<typeof potItemSchema>;
+
+export const seatSchema = z.strictObject({
+  person: z.uuid(),
+  /** When they last drank alcohol; null: not within the last week; left out: nobody told. */
+  lastAlcoholAt: moment.nullable().optional(),
+  /** Kinds that they would rather not have. */
+  without: z.array(z.string().max(80)).max(50).optional(),
+});
+export type Seat = z.infer<typeof seatSchema>;
+
+/** What was ticked off of a find's conditions, by hand. */
+export const tickSchema = z.strictObject({ find: z.uuid(), code: z.enum(CONDITION_CODES), at: moment });
+export type Tick = z.infer<typeof tickSchema>;
+
+/** What the pan smelled of: the last test of the button-like kinds. */
+export const PAN_SMELLS = ["mushroom", "ink", "other"] as const;
+export const panSchema = z.strictObject({ kind: z.string().max(80), smell: z.enum(PAN_SMELLS), at: moment });
+export type Pan = z.infer<typeof panSchema>;
+
+export const portionSchema = z.strictObject({ person: z.uuid(), kind: z.string().max(80), grams });
+export type Portion = z.infer<typeof portionSchema>;
+
+export const stoveSchema = z.strictObject({
+  rings: z.int().min(1).max(8),
+  pans: z.int().min(1).max(8),
+  pots: z.int().min(0).max(8),
+  hands: z.int().min(1).max(6),
+});
+
+export const mealSchema = z
+  .strictObject({
+    /** When it is to be ready, or was. */
+    at: moment,
+    items: z.array(potItemSchema).max(MOST),
+    seats: z.array(seatSchema).max(50),
+    ticks: z.array(tickSchema).max(MOST),
+    stove: stoveSchema,
+    /** When the first task began, by the clock of whoever cooks. */
+    begunAt: moment.optional(),
+    pans: z.array(panSchema).max(MOST),
+    /** What each person had, once it was served. */
+    served: z
+      .strictObject({
+        at: moment,
+        portions: z.array(portionSchema).max(MOST),
+        drunk: z.string().trim().max(200).optional(),
+      })
+      .optional(),
+    /** All of it went, and why. */
+    thrownAway: z.strictObject({ at: moment, why: z.string().trim().min(1).max(400) }).optional(),
+    note: z.string().trim().max(2000).optional(),
+  })
+  .superRefine(({ items, seats }, context) => {
+    items.forEach((item, index) => {
+      if (
+        items.findIndex((one) => one.find === item.find && one.body === item.body && one.batch === item.batch) < index
+      )
+        context.addIssue({ code: "custom", path: ["items", index], message: `${item.body} is in the pot twice` });
+    });
+    seats.forEach((seat, index) => {
+      if (seats.findIndex((one) => one.person === seat.person) < index)
+        context.addIssue({ code: "custom", path: ["seats", index], message: "the same person sits there twice" });
+    });
+  });
+export type Meal = z.infer<typeof mealSchema>;
+
+/** Whether it is over, in one way or the other: nothing of it is changed then but a note. */
+export const isOver = (meal: Meal): boolean => meal.served !== undefined || meal.thrownAway !== undefined;
+
+/** A meal can be told at the latest so long after it is ready, and be planned so long ahead. */
+const HOUR_MS = 3_600_000;
+export const PLANNED_AHEAD_HOURS = 7 * 24;
+
+/** What is wrong with the time of a serving: it is still to come. @param now milliseconds */
+export const servedInFuture = (at: string, now: number): boolean => Date.parse(at) > now + HOUR_MS / 12;
