@@ -3,6 +3,7 @@ import { z } from "zod";
 import type { DocumentKind } from "../documents/kind.ts";
 import { decisionKind } from "../documents/kinds/decision.ts";
 import { findKind } from "../documents/kinds/find.ts";
+import { batchKind, mealKind, tastingKind } from "../documents/kinds/kitchen.ts";
 import { opinionKind } from "../documents/kinds/opinion.ts";
 import { pictureKind } from "../documents/kinds/picture.ts";
 import { settingsKind } from "../documents/kinds/settings.ts";
@@ -50,6 +51,9 @@ export const writeSchema = z.discriminatedUnion("kind", [
   writeOf("picture", pictureKind),
   writeOf("decision", decisionKind),
   writeOf("opinion", opinionKind),
+  writeOf("meal", mealKind),
+  writeOf("batch", batchKind),
+  writeOf("tasting", tastingKind),
 ]);
 export type Write = z.output<typeof writeSchema>;
 

@@ -1,6 +1,7 @@
 /** The front door of the documents: what a person keeps, how it is changed, and who may what. */
 export type { DocumentKind, Listed } from "./kind.ts";
 export { readContent } from "./kind.ts";
+export type { SetField } from "./kinds/fields.ts";
 export { type Opinion, opinionSchema } from "./kinds/opinion.ts";
 export { PICTURE_PARTS, type Picture, type PicturePart, pictureSchema } from "./kinds/picture.ts";
 export type { SettingsChange } from "./kinds/settings.ts";

@@ -1,6 +1,7 @@
 /** All kinds of document, by name. */
 import { decisionKind } from "./kinds/decision.ts";
 import { findKind } from "./kinds/find.ts";
+import { batchKind, mealKind, tastingKind } from "./kinds/kitchen.ts";
 import { opinionKind } from "./kinds/opinion.ts";
 import { pictureKind } from "./kinds/picture.ts";
 import { settingsKind } from "./kinds/settings.ts";
@@ -11,7 +12,19 @@ export const KINDS = {
   picture: pictureKind,
   decision: decisionKind,
   opinion: opinionKind,
+  meal: mealKind,
+  batch: batchKind,
+  tasting: tastingKind,
 } as const;
 export type KindName = keyof typeof KINDS;
 
-export const KIND_NAMES = ["find", "settings", "picture", "decision", "opinion"] as const satisfies readonly KindName[];
+export const KIND_NAMES = [
+  "find",
+  "settings",
+  "picture",
+  "decision",
+  "opinion",
+  "meal",
+  "batch",
+  "tasting",
+] as const satisfies readonly KindName[];

@@ -49,6 +49,11 @@ export class Admission {
         return refused("kind", "a picture is sent as a file, to /api/pictures");
       case "opinion":
         return this.opinion(person, write.create);
+      // what of them may be cooked or kept is worked out whenever it is shown, and never taken from a writer
+      case "meal":
+      case "batch":
+      case "tasting":
+        return { kind: "admitted", content: write.create };
       case "decision":
         return this.decision(person, write.create);
     }

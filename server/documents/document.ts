@@ -4,12 +4,14 @@ import { canonicalJson, type Decision, type Fault, type Find, type Parsed, type 
 import type { SentDocument } from "@jittery-cap/core/api";
 import {
   type DocumentKind,
+  KIND_NAMES,
   KINDS,
   type KindName,
   type Opinion,
   type Picture,
   readContent,
 } from "@jittery-cap/core/documents";
+import type { Batch, Meal, Tasting } from "@jittery-cap/core/kitchen";
 import { LRUCache } from "lru-cache";
 import { z } from "zod";
 import type { DocumentRow } from "../database/models.ts";
@@ -35,7 +37,7 @@ export type Row = Pick<
   | "archivedAt"
 >;
 
-const nameSchema = z.enum(["find", "settings", "picture", "decision", "opinion"]);
+const nameSchema = z.enum(KIND_NAMES);
 
 /** The kind of a row's document. @throws where the row names none: that is a fault of ours */
 export const kindNameOf = (name: string): KindName => nameSchema.parse(name);
@@ -48,6 +50,9 @@ export interface ContentOf {
   readonly picture: Picture;
   readonly decision: Decision;
   readonly opinion: Opinion;
+  readonly meal: Meal;
+  readonly batch: Batch;
+  readonly tasting: Tasting;
 }
 
 /** Contents that were looked through lately, by id and version: what was read is not looked through again. */

@@ -10,9 +10,11 @@ import {
   type Opinion,
   type Picture,
   readContent,
+  type SetField,
   type SettingsChange,
   type Touch,
 } from "@jittery-cap/core/documents";
+import type { Batch, Meal, Tasting } from "@jittery-cap/core/kitchen";
 import { uuidv7 } from "uuidv7";
 import { type DocumentRow, device, documentRowSchema } from "./device.ts";
 import { nudge } from "./nudge.ts";
@@ -24,6 +26,9 @@ export interface ContentOf {
   readonly picture: Picture;
   readonly decision: Decision;
   readonly opinion: Opinion;
+  readonly meal: Meal;
+  readonly batch: Batch;
+  readonly tasting: Tasting;
 }
 /** How each kind is changed. */
 export interface ChangeOf {
@@ -32,6 +37,9 @@ export interface ChangeOf {
   readonly picture: never;
   readonly decision: never;
   readonly opinion: never;
+  readonly meal: SetField;
+  readonly batch: SetField;
+  readonly tasting: SetField;
 }
 
 /** A document as the screens see it. */
