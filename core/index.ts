@@ -81,7 +81,7 @@ export {
   TARGETS,
   type Target,
 } from "./formats/convert.ts";
-export { printCalendar } from "./formats/ics.ts";
+export { type CalendarEvent, calendarOf, printCalendar } from "./formats/ics.ts";
 export { PLACE_KINDS, type PlaceKind, withPlace } from "./formats/places.ts";
 export {
   type Account,

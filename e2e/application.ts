@@ -12,7 +12,8 @@ const WAITS_MS = 30_000;
 export interface Application {
   readonly address: string;
   readonly browser: Browser;
-  readonly open: (size?: typeof DESK) => Promise<{ page: Page; context: BrowserContext }>;
+  /** A page of its own. Only one that goes offline lets the service worker fetch all of the application first. */
+  readonly open: (size?: typeof DESK, goes?: "offline") => Promise<{ page: Page; context: BrowserContext }>;
   readonly stop: () => Promise<void>;
 }
 
@@ -41,7 +42,7 @@ export async function startApplication(
   return {
     address,
     browser,
-    open: async (size = DESK) => {
+    open: async (size = DESK, goes) => {
       const context = await browser.newContext({
         viewport: size,
         locale: "en-GB",
@@ -49,6 +50,7 @@ export async function startApplication(
         hasTouch: size === PHONE,
         isMobile: size === PHONE,
         reducedMotion: "reduce",
+        serviceWorkers: goes === "offline" ? "allow" : "block",
       });
       const page = await context.newPage();
       page.setDefaultTimeout(WAITS_MS);

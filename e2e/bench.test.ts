@@ -4,6 +4,7 @@ import sharp from "sharp";
 import {
   type Application,
   choose,
+  DESK,
   findIdOf,
   mistakesTo,
   newFind,
@@ -104,7 +105,7 @@ describe("the bench", () => {
   });
 
   it("opens, records and answers with the server gone, from the home screen on; nothing is lost or doubled", async () => {
-    const { page, context } = await application.open(PHONE);
+    const { page, context } = await application.open(PHONE, "offline");
     await newFind(application, page);
     await untilSaved(page);
     await page.evaluate("navigator.serviceWorker.ready.then(() => true)");
@@ -136,7 +137,7 @@ describe("the bench", () => {
   });
 
   it("can be installed: the manifest names it, and its pictures are there", async () => {
-    const { page, context } = await application.open();
+    const { page, context } = await application.open(DESK, "offline");
     await page.goto(application.address);
     const address = await page.locator('link[rel="manifest"]').getAttribute("href");
     const manifest = (await (await page.request.get(`${application.address}${address}`)).json()) as {
@@ -155,8 +156,8 @@ describe("the bench", () => {
   });
 
   it("shows a conflict side by side, and puts both together without permitting more than either", async () => {
-    const one = await application.open();
-    const two = await application.open();
+    const one = await application.open(DESK, "offline");
+    const two = await application.open(DESK, "offline");
     await newFind(application, one.page);
     await tell(one.page, "age", "mature");
     await station(one.page, "Stem");
@@ -308,7 +309,7 @@ describe("the bench", () => {
   });
 
   it("keeps pictures with a find, also those taken without a network, and says that they confirm nothing", async () => {
-    const { page, context } = await application.open();
+    const { page, context } = await application.open(DESK, "offline");
     await newFind(application, page);
     await untilSaved(page);
     await station(page, "Foot");

@@ -3,7 +3,7 @@ import { expect } from "chai";
 import { uuidv7 } from "uuidv7";
 import { seasonFinds } from "../demo/season.ts";
 import { touchOf } from "../server/tests/scratch-app.ts";
-import { type Application, startApplication, untilSaved, untilVerdict } from "./application.ts";
+import { type Application, DESK, startApplication, untilSaved, untilVerdict } from "./application.ts";
 import { idOf } from "./every-view.ts";
 
 const CLUSTER = idOf("cluster on");
@@ -151,7 +151,7 @@ describe("deciding", () => {
   });
 
   it("clears nothing without the server either, and nothing that an undo or an edit without a network makes of the mixed cluster", async () => {
-    const { page, context } = await application.open();
+    const { page, context } = await application.open(DESK, "offline");
     await page.goto(`${application.address}/finds/${CLUSTER}/record/bodies`);
     await untilVerdict(page, "leave");
     await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
@@ -180,7 +180,7 @@ describe("deciding", () => {
   });
 
   it("decides in the wood without a network; what came to light meanwhile takes it back when the server hears", async () => {
-    const { page, context } = await application.open();
+    const { page, context } = await application.open(DESK, "offline");
     const made = {
       ...JSON.parse(readFileSync("demo/finds/white-ones-in-an-arc.json", "utf8")),
       id: uuidv7(),

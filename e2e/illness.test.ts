@@ -28,7 +28,7 @@ describe("when somebody is ill", () => {
     [DESK, "desk"],
   ] as const)
     it(`is one touch away from every view on a ${name}, and opens without a network`, async () => {
-      const { page, context } = await application.open(size);
+      const { page, context } = await application.open(size, "offline");
       await page.goto(`${application.address}/finds`);
       await page.evaluate(() => navigator.serviceWorker.ready);
       // the first visit keeps the program: what is not kept yet could not be opened

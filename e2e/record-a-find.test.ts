@@ -4,6 +4,7 @@ import {
   type Application,
   newFind as begin,
   choose,
+  DESK,
   mistakesTo,
   PALE_ON_GRASS,
   PALE_ON_GRASS_FURTHER,
@@ -271,7 +272,7 @@ describe("recording a find in the browser", () => {
   });
 
   it("keeps what was touched while the server was silent, answers meanwhile, and sends it afterwards", async () => {
-    const { page, context } = await application.open();
+    const { page, context } = await application.open(DESK, "offline");
     await newFind(page);
     await untilSaved(page);
     await context.setOffline(true);

@@ -4,6 +4,7 @@ import type { Page } from "playwright-core";
 import {
   type Application,
   newFind as begin,
+  DESK,
   startApplication,
   storedFind,
   tell,
@@ -22,7 +23,7 @@ describe("a find on two devices", () => {
 
   /** Two devices on one find that both know: the second touches it while the first, without a network, does so too. */
   const apart = async (mine: (page: Page) => Promise<void>, theirs: (page: Page) => Promise<void>) => {
-    const [one, two] = [await application.open(), await application.open()];
+    const [one, two] = [await application.open(DESK, "offline"), await application.open(DESK, "offline")];
     await newFind(one.page);
     await tell(one.page, "age", "young");
     await untilSaved(one.page);

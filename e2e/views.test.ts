@@ -184,7 +184,7 @@ describe("the views", () => {
   });
 
   it("put a find away without the server as well, and tell it when it hears", async () => {
-    const { page, context } = await application.open();
+    const { page, context } = await application.open(DESK, "offline");
     await page.goto(`${application.address}/finds`);
     const away = page.getByRole("button", { name: /put away grey brittle/ });
     await away.waitFor();
@@ -209,19 +209,25 @@ describe("the views", () => {
     await context.close();
   });
 
-  // a test for each: a slow machine is then slow, and not wrong
   for (const [size, name] of [
     [DESK, "desk"],
     [PHONE, "phone"],
   ] as const)
-    for (const [view, path] of VIEWS)
-      it(`have nothing that axe holds serious, on a ${name}: ${view}`, async () => {
-        const { page, context } = await application.open(size);
-        await page.goto(application.address + path);
-        await untilShown(page, path);
-        expect(await seriousFindings(page)).to.deep.equal([]);
-        await context.close();
+    describe(`on a ${name}`, () => {
+      // one page for all: what was fetched and compiled for one view is there for the next
+      let shared: Awaited<ReturnType<Application["open"]>>;
+      before(async () => {
+        shared = await application.open(size);
       });
+      after(() => shared.context.close());
+      // a test for each: a slow machine is then slow, and not wrong
+      for (const [view, path] of VIEWS)
+        it(`have nothing that axe holds serious: ${view}`, async () => {
+          await shared.page.goto(application.address + path);
+          await untilShown(shared.page, path);
+          expect(await seriousFindings(shared.page)).to.deep.equal([]);
+        });
+    });
 
   it("have nothing that axe holds serious in a packet, covered and uncovered", async () => {
     const { page, context } = await application.open(PHONE);

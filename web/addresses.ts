@@ -18,7 +18,12 @@ export const STOPS: readonly Stop[] = [
   { to: "/kitchen", name: "Kitchen" },
 ];
 
-export const KITCHEN_PAGES: readonly Stop[] = [{ to: "/kitchen/basket", name: "Basket" }];
+export const KITCHEN_PAGES: readonly Stop[] = [
+  { to: "/kitchen/basket", name: "Basket" },
+  { to: "/kitchen/meal", name: "Meal" },
+  { to: "/kitchen/tastings", name: "Tastings" },
+  { to: "/kitchen/store", name: "Store" },
+];
 
 export const EVERYWHERE: readonly Stop[] = [
   { to: "/sheets", name: "Sheets" },

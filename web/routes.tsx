@@ -46,6 +46,22 @@ const views: RouteObject[] = [
     lazy: () => import("./basket/basket-view.tsx").then(({ BasketView }) => ({ Component: BasketView })),
   },
   {
+    path: "kitchen/table",
+    lazy: () => import("./kitchen/table-view.tsx").then(({ TableView }) => ({ Component: TableView })),
+  },
+  {
+    path: "kitchen/meal",
+    lazy: () => import("./kitchen/meal-view.tsx").then(({ MealView }) => ({ Component: MealView })),
+  },
+  {
+    path: "kitchen/tastings",
+    lazy: () => import("./kitchen/tastings-view.tsx").then(({ TastingsView }) => ({ Component: TastingsView })),
+  },
+  {
+    path: "kitchen/store/:code?",
+    lazy: () => import("./kitchen/store-view.tsx").then(({ StoreView }) => ({ Component: StoreView })),
+  },
+  {
     path: "files",
     lazy: () => import("./exchange/exchange-view.tsx").then(({ ExchangeView }) => ({ Component: ExchangeView })),
   },

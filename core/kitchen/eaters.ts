@@ -15,6 +15,11 @@ export const eaterSchema = z.strictObject({
   ageYears: z.number().min(0).max(130).optional(),
   weightKg: z.number().positive().max(400).optional(),
   medicines: z.string().trim().max(400).optional(),
+  /** Kinds that they have had before, as they tell it, and whether there ever was trouble. */
+  had: z
+    .array(z.strictObject({ kind: z.string().max(80), trouble: z.boolean() }))
+    .max(300)
+    .optional(),
 });
 export type Eater = z.infer<typeof eaterSchema>;
 
@@ -31,6 +36,7 @@ export const EATER_REFUSALS = [
   "pregnant",
   "breastfeeding",
   "ill",
+  "had-trouble",
   "alcohol",
   "alcohol-untold",
   "days-running",
@@ -45,6 +51,7 @@ export const EATER_REFUSAL_WORDS: Readonly<Record<EaterRefusal, string>> = {
   pregnant: "pregnant: none of any wild mushroom",
   breastfeeding: "breastfeeding: none of any wild mushroom",
   ill: "ill: none of any wild mushroom",
+  "had-trouble": "had trouble with this kind before: never again",
   alcohol: "has drunk alcohol within the hours that this kind forbids it",
   "alcohol-untold": "not told when there was alcohol last, and this kind forbids it for days",
   "days-running": "had wild mushrooms on two days running: none today",
@@ -75,8 +82,9 @@ export interface KindForEater {
   readonly sheet: string;
   /** Hours without alcohol before and after, where the kind asks for them. */
   readonly alcoholHours: readonly [before: number, after: number] | undefined;
-  /** Whether the person has had a whole tasting of it that ended well. */
+  /** Whether the person has had it before without trouble, or a whole tasting of it that ended well. */
   readonly isKnown: boolean;
+  readonly hadTrouble: boolean;
 }
 
 export interface EaterToday {
@@ -97,7 +105,7 @@ export function refusedOfKind(
   today: EaterToday,
   servedAt: number,
 ): readonly EaterRefusal[] {
-  const refusals: EaterRefusal[] = [];
+  const refusals: EaterRefusal[] = kind.hadTrouble ? ["had-trouble"] : [];
   const { alcoholHours } = kind;
   if (alcoholHours !== undefined) {
     const { lastAlcoholAt } = today;

@@ -11,14 +11,17 @@ export {
   type Matter,
   PORTION_GRAMS,
   refusedAltogether,
+  refusedOfKind,
 } from "./eaters.ts";
+export { storeCsv, storeEvents, tastingEvents } from "./files.ts";
 export { handlingTogether, type KitchenHandling, type KitchenSheet } from "./handling.ts";
-export { freshUntil, notPutUpAs, pickedAt, useBy, WAY_FACTS, WAYS, type Way } from "./keeping.ts";
+export { freshUntil, keepsUntil, notPutUpAs, pickedAt, WAY_FACTS, WAYS, type Way } from "./keeping.ts";
+export { kindKey } from "./kind-key.ts";
 export * from "./meal.ts";
 export { type Cleaned, leftAfterCleaning, type Need, needFor } from "./need.ts";
 export { type ForThePot, type Missing, missingForPot, NOT_BY_TICK } from "./pot.ts";
 export { type Became, becameOf, type Held, type Recall, recallsOf, recallWords } from "./recall.ts";
-export { type Schedule, ScheduleError, type Slot, type Stove, scheduleOf, type Task } from "./schedule.ts";
+export { type Schedule, ScheduleError, type Slot, STOVE_PARTS, type Stove, scheduleOf, type Task } from "./schedule.ts";
 export {
   type AtTable,
   type DryStretch,
@@ -29,5 +32,5 @@ export {
   sharesOf,
   wildDaysBefore,
 } from "./serving.ts";
-export { type CookingTask, type KindInPot, kindKey, tasksOf } from "./tasks.ts";
+export { type CookingTask, type KindInPot, tasksOf } from "./tasks.ts";
 export * from "./tasting.ts";

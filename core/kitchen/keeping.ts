@@ -67,6 +67,6 @@ export function notPutUpAs(
 const MONTH_DAYS = 30;
 
 /** The last moment of a jar, milliseconds. */
-export const useBy = (madeAt: number, way: Way): number => madeAt + WAY_FACTS[way].months * MONTH_DAYS * DAY_MS;
+export const keepsUntil = (madeAt: number, way: Way): number => madeAt + WAY_FACTS[way].months * MONTH_DAYS * DAY_MS;
 
 export const waySchema = z.enum(WAYS);

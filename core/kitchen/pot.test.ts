@@ -4,7 +4,7 @@ import { at, carriedOf, DAY, forThePot, HOUR, handled, NOON, sheetNamed } from "
 import { SHIPPED } from "../tests/shipped.ts";
 import { CONDITION_CODES } from "../words/reason-words.ts";
 import { handlingTogether } from "./handling.ts";
-import { freshUntil, KEEPS_HOURS, notPutUpAs, useBy, WAYS } from "./keeping.ts";
+import { freshUntil, KEEPS_HOURS, keepsUntil, notPutUpAs, WAYS } from "./keeping.ts";
 import { type ForThePot, missingForPot, NOT_BY_TICK } from "./pot.ts";
 import { LEAST_MINUTES, tasksOf } from "./tasks.ts";
 
@@ -182,6 +182,6 @@ describe("what is put up for later", () => {
     expect(refused("boletus-edulis")).to.deep.equal(["infusion"]);
     expect(refused("hydnum-repandum")).to.deep.equal(["pickled", "infusion"]);
     expect(refused("fomitopsis-betulina")).to.deep.equal(["dried", "frozen", "pickled", "powder"]);
-    expect(useBy(0, "frozen")).to.equal(180 * DAY);
+    expect(keepsUntil(0, "frozen")).to.equal(180 * DAY);
   });
 });

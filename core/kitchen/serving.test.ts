@@ -56,6 +56,13 @@ describe("who may have what", () => {
     expect(stretch).to.deep.include({ from: NOON - 5 * DAY, to: NOON + 5 * DAY });
   });
 
+  it("never gives a kind again to somebody who had trouble with it, however often it went well", () => {
+    const had = [{ kind: "boletus-edulis", trouble: true }];
+    expect(most(sits({ had }), CEPS)).to.deep.equal([0]);
+    expect(most(sits({ had }), handled("boletus-edulis", "imleria-badia"))).to.deep.equal([0]);
+    expect(most(sits({ had: [{ kind: "boletus-edulis", trouble: false }] }), CEPS)).to.deep.equal([150]);
+  });
+
   it("gives a tablespoon of a kind that is new to somebody, of one new kind only, and none while another is tasted", () => {
     const nobody = sits({}, { known: new Set() });
     expect(most(nobody, CEPS)).to.deep.equal([15]);

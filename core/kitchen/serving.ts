@@ -11,15 +11,15 @@ import {
   refusedOfKind,
 } from "./eaters.ts";
 import type { KitchenHandling } from "./handling.ts";
+import { kindKey } from "./kind-key.ts";
 import type { Meal } from "./meal.ts";
-import { kindKey } from "./tasks.ts";
 import { TASTING_STEPS } from "./tasting.ts";
 
 /** A person at the table with what is known of them. */
 export interface AtTable {
   readonly eater: Eater;
   readonly today: EaterToday;
-  /** Kinds that they have had a whole tasting of, which ended well. */
+  /** Kinds that they have had before without trouble, by their word or by a tasting that ended well. */
   readonly known: ReadonlySet<string>;
   /** Days before, in a row, on which they had wild mushrooms. */
   readonly wildDays: number;
@@ -53,8 +53,11 @@ export function sharesOf(
       (one): KindForEater => ({
         sheet: kindKey(one.kinds),
         alcoholHours: one.alcoholHours,
-        // known is what each of the kinds that it may be is known as
-        isKnown: one.kinds.every((kind) => known.has(kind)),
+        // known together, or each of the kinds that it may be by itself
+        isKnown: known.has(kindKey(one.kinds)) || one.kinds.every((kind) => known.has(kind)),
+        hadTrouble: one.kinds.some(
+          (kind) => eater.had?.some((before) => before.kind === kind && before.trouble) === true,
+        ),
       }),
     );
     return wanted.map((one, index): Share => {

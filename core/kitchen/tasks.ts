@@ -1,5 +1,6 @@
 /** The tasks of a meal: what each kind asks, in its order, a pan of its own each, with the least times of its sheet. */
 import type { KitchenHandling } from "./handling.ts";
+import { kindKey } from "./kind-key.ts";
 import type { Task } from "./schedule.ts";
 
 /** Grams cleaned in a minute by one person, and the least a kind takes. Common practice, no source. */
@@ -32,9 +33,6 @@ export interface KindInPot {
   /** Of everything of it that comes to the pot. */
   readonly grams: number;
 }
-
-/** One name for kinds that stand for each other. */
-export const kindKey = (kinds: readonly string[]): string => [...kinds].sort().join("+");
 
 /** @param pot the kinds of the meal, each once */
 export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {

@@ -5,6 +5,7 @@
 import { z } from "zod";
 import { bodyIdSchema } from "../find/schema.ts";
 import { isTaxonId } from "../find/taxa.ts";
+import { kindKey } from "./kind-key.ts";
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
@@ -45,7 +46,8 @@ const keptSchema = z.strictObject({ where: z.string().trim().min(1).max(WORDS), 
 export const tastingSchema = z
   .strictObject({
     person: z.uuid(),
-    kind: z.string().refine(isTaxonId, "is no known sheet"),
+    /** The kinds that it may be: tasted together, and known together. */
+    kinds: z.array(z.string().refine(isTaxonId, "is no known sheet")).min(1).max(50),
     find: z.uuid(),
     body: bodyIdSchema,
     begunAt: moment,
@@ -141,7 +143,7 @@ export function portionRefused(stage: TastingStage, ready: readonly Ready[]): st
   }
 }
 
-/** The kinds that a person has had a whole tasting of, which ended well. */
+/** The kinds, joined where they were tasted together, that a person has had a whole tasting of, which ended well. */
 export function knownKinds(
   tastings: readonly Tasting[],
   person: string,
@@ -153,8 +155,8 @@ export function knownKinds(
   for (const tasting of tastings) {
     if (tasting.person !== person) continue;
     const stage = tastingStage(tasting, now, nextMorning);
-    if (stage.kind === "done") known.add(tasting.kind);
-    if (stage.kind === "ended" && stage.why === "felt") ended.add(tasting.kind);
+    if (stage.kind === "done") known.add(kindKey(tasting.kinds));
+    if (stage.kind === "ended" && stage.why === "felt") ended.add(kindKey(tasting.kinds));
   }
   // what once ended with something felt is not known, whatever came before or after
   for (const kind of ended) known.delete(kind);

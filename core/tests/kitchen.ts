@@ -85,7 +85,7 @@ export const batchOf = (more: Partial<Batch> = {}): Batch => ({
 
 export const tastingOf = (more: Partial<Tasting> = {}): Tasting => ({
   person: HANNE,
-  kind: "boletus-edulis",
+  kinds: ["boletus-edulis"],
   find: FIND,
   body: "A",
   begunAt: at(-3),

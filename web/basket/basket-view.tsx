@@ -1,7 +1,9 @@
 /** Basket: what is carried home, in its compartments, against the person's own limits. */
 import { basketOf, type Carried, COMPARTMENTS, type Compartment } from "@jittery-cap/core";
 import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
+import { Link as RouterLink } from "react-router";
 import type { ShownDecision } from "../documents/decisions.ts";
 import { settle, useSettings } from "../documents/settings.ts";
 import { useSync } from "../documents/sync.ts";
@@ -66,6 +68,13 @@ export function BasketView() {
           <p className="lead-in">
             In paper or mesh; never in plastic for longer than the walk. Kinds apart. In the cold at home, a few days.
           </p>
+          {food !== undefined && food > 0 && (
+            <div className="below-2">
+              <Button component={RouterLink} to="/kitchen/table" variant="contained" size="large">
+                Sort at the table
+              </Button>
+            </div>
+          )}
           <Limits carried={carried} limits={limits} onSet={(next) => void settle({ limits: [...next] })} />
           {unsent && <p className="soft">Kept on this device; the server has not heard of it yet.</p>}
         </div>

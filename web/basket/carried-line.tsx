@@ -3,7 +3,6 @@ import {
   type Carried,
   type Change,
   ENDING_WORDS,
-  figureOf,
   isInvented,
   PARTINGS,
   type Parting,
@@ -21,10 +20,9 @@ import { findPath } from "../addresses.ts";
 import { valueOrNothing } from "../api/client.ts";
 import type { ShownDecision } from "../documents/decisions.ts";
 import { keepTouch, touchNow } from "../documents/documents.ts";
-import { Drawing } from "../specimen/drawing.tsx";
+import { BodyPicture } from "../kitchen/body-picture.tsx";
 import { WeightField } from "./weight-field.tsx";
 
-const PICTURE = 56;
 const PARTING_WORDS: Readonly<Record<Parting, string>> = {
   emptied: "emptied into the kitchen",
   "given-away": "given away",
@@ -55,7 +53,7 @@ export function CarriedLine({ carried, decision }: CarriedLineProps) {
   };
   return (
     <li data-carried={`${find} ${body}`} className="line carried">
-      <Picture decision={decision} body={body} />
+      <BodyPicture decision={decision} body={body} />
       <div className="carried-words">
         <Link component={RouterLink} to={findPath(find, "decide")} className="strong">
           {body} of {label}
@@ -85,22 +83,5 @@ export function CarriedLine({ carried, decision }: CarriedLineProps) {
         </>
       )}
     </li>
-  );
-}
-
-function Picture({ decision, body }: { readonly decision: ShownDecision | undefined; readonly body: string }) {
-  const decided = decision?.current ?? decision?.find;
-  // one that is gone from the record is drawn as it was decided
-  const record = [...(decided?.bodies ?? []), ...(decision?.find.bodies ?? [])].find((one) => one.id === body);
-  const figure = decided === undefined || record === undefined ? undefined : figureOf(decided, record, 0);
-  return (
-    <span className="framed carried-picture">
-      {figure !== undefined && (
-        <Drawing
-          figure={figure}
-          scale={Math.min(PICTURE / (figure.top - figure.bottom), PICTURE / (figure.right - figure.left))}
-        />
-      )}
-    </span>
   );
 }

@@ -71,6 +71,12 @@ export interface Mark {
   readonly value: unknown;
 }
 
+/** A person of the household, on this device alone; looked through when it is read. */
+export interface HouseholdRow {
+  readonly id: string;
+  readonly eater: unknown;
+}
+
 class Device extends Dexie {
   declare documents: EntityTable<DocumentRow, "id">;
   declare queue: Table<QueuedTouch, number>;
@@ -79,6 +85,7 @@ class Device extends Dexie {
   declare files: EntityTable<PictureFile, "id">;
   declare verdicts: EntityTable<VerdictRow, "documentId">;
   declare marks: EntityTable<Mark, "name">;
+  declare household: EntityTable<HouseholdRow, "id">;
 
   constructor() {
     super("jittery-cap");
@@ -99,6 +106,8 @@ class Device extends Dexie {
     this.version(4).stores({ finds: null, waiting: null, steps: null, pictures: null });
     // what the server has not heard of is found at once among thousands
     this.version(5).stores({ documents: "id, kind, about, version, [kind+archived+listedAt]" });
+    // who eats stays on the device
+    this.version(6).stores({ household: "id" });
   }
 }
 

@@ -23,6 +23,7 @@ import {
   summarise,
   unpackSheets,
 } from "@jittery-cap/core";
+import type { KitchenSheet } from "@jittery-cap/core/kitchen";
 import { expose } from "comlink";
 import { type ShownAnswer, shownAnswer } from "../standing/shown-answer.ts";
 
@@ -149,6 +150,18 @@ const judge = {
       const sheet = knowledge().byId.get(match.sheet);
       return sheet === undefined ? [] : [{ ...match, ...lineOf(sheet) }];
     });
+  },
+
+  /** What of every sheet that is for the pot the kitchen needs. */
+  kitchenSheets(): readonly KitchenSheet[] {
+    return knowledge().sought.map(({ id, names, tier, handling, keeping, buttonLike }) => ({
+      id,
+      names,
+      tier,
+      handling,
+      keeping,
+      buttonLike,
+    }));
   },
 
   /** One sheet, or undefined where there is none of that id. */

@@ -60,7 +60,7 @@ export const batchKind = fieldKind<Batch>({
 export const tastingKind = fieldKind<Tasting>({
   kind: "tasting",
   schema: tastingSchema,
-  fields: ["person", "kind", "find", "body", "begunAt", "portions", "raw", "slice", "felt", "givenUpAt"],
+  fields: ["person", "kinds", "find", "body", "begunAt", "portions", "raw", "slice", "felt", "givenUpAt"],
   joins: { portions: allOf(), felt: allOf(), givenUpAt: (mine, theirs) => theirs ?? mine },
   listed: ({ begunAt, find }) => ({ at: begunAt, about: find }),
 });

@@ -1,0 +1,75 @@
+/** Finds that may come to the kitchen: decided, had in the hand by somebody who knows, two books agreeing; for browser tests. */
+import { decide, type Find, type OpinionLook, permitsEnding, summarise } from "@jittery-cap/core";
+import { readKnowledge } from "@jittery-cap/shelf";
+import type { APIRequestContext } from "playwright-core";
+import { uuidv7 } from "uuidv7";
+import { seasonFinds } from "../demo/season.ts";
+
+/** When they were found and decided: a day on which both kinds stand. */
+export const FOUND_AT = "2026-09-27T09:00:00+02:00";
+const DECIDED_AT = "2026-09-27T11:00:00+02:00";
+
+export interface KitchenFind {
+  readonly id: string;
+  readonly bodies: readonly string[];
+}
+
+/** Makes such a find of a demo find's looks. @param label the beginning of that one's label */
+export async function kitchenFind(
+  api: APIRequestContext,
+  address: string,
+  label: string,
+  name: string,
+): Promise<KitchenFind> {
+  const model = seasonFinds().find((find) => find.label?.startsWith(label));
+  if (model === undefined) throw new Error(`no demo find is called ${label}`);
+  const find: Find = {
+    ...model,
+    id: uuidv7(),
+    label: name,
+    foundAt: FOUND_AT,
+    bodies: model.bodies.map(({ ending: _ending, ...body }) => ({
+      ...body,
+      measures: { ...body.measures, weightG: 220 },
+    })),
+  };
+  const write = async (kind: string, id: string, create: unknown) => {
+    const response = await api.post(`${address}/api/documents/${id}`, { data: { kind, known: 0, create } });
+    if (!response.ok()) throw new Error(`${kind}: ${response.status()} ${await response.text()}`);
+  };
+  await write("find", find.id, find);
+  const knowledge = readKnowledge();
+  const answer = summarise(find, knowledge);
+  const isCleared = (body: string) => permitsEnding(answer, body, "basket");
+  const endings = find.bodies.map(({ id }) => ({
+    body: id,
+    ending: isCleared(id) ? ("basket" as const) : ("left-past-it" as const),
+  }));
+  const decided = decide(find, endings, answer, knowledge.edition, DECIDED_AT);
+  if (!decided.ok) throw new Error(JSON.stringify(decided.faults));
+  await write("decision", uuidv7(), decided.value);
+  for (const title of ["A book of the lakes", "The pasture book"])
+    await write("opinion", uuidv7(), {
+      about: find.id,
+      kind: "book",
+      name: title,
+      agrees: true,
+      looks: [],
+      saidAt: DECIDED_AT,
+    });
+  const { token } = (await (
+    await api.post(`${address}/api/finds/${find.id}/packets`, { data: { id: uuidv7() } })
+  ).json()) as { token: string };
+  const looks = find.bodies.flatMap((body) =>
+    (body.seen ?? []).flatMap((entry): OpinionLook[] =>
+      entry.states !== undefined && entry.sure !== false && entry.by === undefined && entry.at === undefined
+        ? [{ body: body.id, entry: { character: entry.character, states: entry.states } }]
+        : [],
+    ),
+  );
+  const said = await api.post(`${address}/api/packets/${token}/opinions`, {
+    data: { id: uuidv7(), name: "Ilva Marrund", inHand: true, looks },
+  });
+  if (!said.ok()) throw new Error(`opinion: ${said.status()} ${await said.text()}`);
+  return { id: find.id, bodies: find.bodies.map(({ id }) => id).filter(isCleared) };
+}

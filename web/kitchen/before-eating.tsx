@@ -1,0 +1,156 @@
+/** What still has to be before anybody eats: each condition of each find, ticked by hand or fulfilled by people and books. */
+import { CONDITION_CODES, CONDITION_WORDS, type ConditionCode } from "@jittery-cap/core";
+import { dryStretches, type KindInPot, NOT_BY_TICK } from "@jittery-cap/core/kitchen";
+import Button from "@mui/material/Button";
+import Link from "@mui/material/Link";
+import { Link as RouterLink } from "react-router";
+import { findPath } from "../addresses.ts";
+import type { Kept } from "../documents/documents.ts";
+import { setFields } from "./keep.ts";
+import { type Cooking, stillOpen, timeWords } from "./meal-plan.ts";
+import { itemKey, type PotLine } from "./pot-lines.ts";
+import type { Kitchen } from "./use-kitchen.ts";
+
+interface BeforeEatingProps {
+  readonly meal: Kept<"meal">;
+  readonly kitchen: Kitchen;
+  readonly lines: readonly PotLine[];
+  readonly pot: readonly KindInPot[];
+  readonly cooking: Cooking;
+  readonly met: ReadonlyMap<string, ReadonlySet<string>>;
+}
+
+interface Line {
+  readonly code: ConditionCode;
+  readonly finds: readonly { readonly id: string; readonly label: string; readonly isDone: boolean }[];
+}
+
+/** The conditions of the finds in a meal, each once. */
+function conditionLines({ meal, kitchen, met }: Pick<BeforeEatingProps, "meal" | "kitchen" | "met">): readonly Line[] {
+  const ticked = new Set(meal.content.ticks.map(({ find, code }) => `${find} ${code}`));
+  const finds = new Set(meal.content.items.filter((item) => item.batch === undefined).map(({ find }) => find));
+  const decisions = kitchen.decisions.filter(({ find }) => finds.has(find.id));
+  return CONDITION_CODES.flatMap((code) => {
+    const own = decisions.filter(({ today }) => today.conditions.includes(code));
+    if (own.length === 0) return [];
+    return [
+      {
+        code,
+        finds: own.map(({ find, current }) => ({
+          id: find.id,
+          label: (current ?? find).label ?? "a find without a name",
+          isDone: met.get(find.id)?.has(code) === true || (!NOT_BY_TICK.has(code) && ticked.has(`${find.id} ${code}`)),
+        })),
+      },
+    ];
+  });
+}
+
+export function BeforeEating(props: BeforeEatingProps) {
+  const { meal, lines, pot, cooking, kitchen } = props;
+  const conditions = conditionLines(props);
+  const openConditions = conditions.reduce((sum, { finds }) => sum + finds.filter((one) => !one.isDone).length, 0);
+  const lacking = meal.content.items.filter((item) =>
+    lines.some((line) => line.key === itemKey(item) && line.missing.some(({ code }) => code !== "condition")),
+  ).length;
+  const open = stillOpen(meal.content, pot, cooking, kitchen.now.getTime());
+  const count = openConditions + (lacking > 0 ? 1 : 0) + open.length;
+  return (
+    <section aria-label="Before anybody eats">
+      <p className="kitchen-said" data-testid="still-open">
+        {count === 0 ? "Nothing is open" : count === 1 ? "One thing is still open" : `${count} things are still open`}
+      </p>
+      <ul className="lines">
+        {open.map((words) => (
+          <li key={words} className="open-line stands">
+            <span className="mark" aria-hidden="true" />
+            {words}
+          </li>
+        ))}
+        {lacking > 0 && (
+          <li className="open-line stands">
+            <span className="mark" aria-hidden="true" />
+            {lacking} {lacking === 1 ? "body lacks" : "bodies lack"} something and stays out
+          </li>
+        )}
+        {conditions.map((line) => (
+          <Condition key={line.code} line={line} meal={meal} />
+        ))}
+      </ul>
+      {dryStretches(
+        pot.map(({ handling }) => handling),
+        cooking.readyAt,
+      ).map((stretch) => (
+        <Dry key={stretch.kind} {...stretch} servedAt={cooking.readyAt} />
+      ))}
+    </section>
+  );
+}
+
+function Condition({ line: { code, finds }, meal }: { readonly line: Line; readonly meal: Kept<"meal"> }) {
+  const open = finds.filter((one) => !one.isDone);
+  const isDone = open.length === 0;
+  const byTick = !NOT_BY_TICK.has(code);
+  const tick = () => {
+    const at = new Date().toISOString();
+    return setFields("meal", meal.id, {
+      ticks: [...meal.content.ticks, ...open.map(({ id }) => ({ find: id, code, at }))],
+    });
+  };
+  const untick = () => setFields("meal", meal.id, { ticks: meal.content.ticks.filter((one) => one.code !== code) });
+  return (
+    <li className="open-line" data-condition={code} data-done={isDone}>
+      <span className="mark" aria-hidden="true" />
+      <span className={isDone ? "grow soft" : "grow stands"}>
+        {CONDITION_WORDS[code]}
+        {!isDone &&
+          !byTick &&
+          open.map(({ id, label }) => (
+            <span key={id}>
+              {" "}
+              <Link component={RouterLink} to={findPath(id, "decide")}>
+                {label}
+              </Link>
+            </span>
+          ))}
+      </span>
+      {byTick && (
+        <Button
+          variant={isDone ? "quiet" : "outlined"}
+          aria-pressed={isDone}
+          onClick={() => void (isDone ? untick() : tick())}
+        >
+          {isDone ? "done" : "tick"}
+        </Button>
+      )}
+    </li>
+  );
+}
+
+const DAY = { weekday: "short", day: "numeric", month: "short" } as const;
+
+/** From when to when nobody at the table drinks, as a line with the meal on it. */
+function Dry({
+  names,
+  from,
+  to,
+  servedAt,
+}: {
+  readonly names: readonly string[];
+  readonly from: number;
+  readonly to: number;
+  readonly servedAt: number;
+}) {
+  const words = (moment: number) => `${new Date(moment).toLocaleDateString([], DAY)}, ${timeWords(moment)}`;
+  return (
+    <div className="above-2" data-testid="dry">
+      <p className="strong">
+        No alcohol with the {names.join(" or ")}, for everybody at the table: {words(from)} to {words(to)}.
+      </p>
+      <div className="dry-line" aria-hidden="true">
+        <i style={{ left: 0, right: 0 }} />
+        <em style={{ left: `${((servedAt - from) / (to - from)) * 100}%` }} />
+      </div>
+    </div>
+  );
+}

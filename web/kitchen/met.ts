@@ -1,0 +1,36 @@
+/** Which conditions of a find other people and books fulfil, asked of the judge; nothing where it cannot be had. */
+import { type ConditionCode, conditionsMet, type Find } from "@jittery-cap/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import { useEffect, useState } from "react";
+import { device } from "../documents/device.ts";
+import { opinionsOf } from "../documents/opinions.ts";
+import { askEvidence, askJudge } from "../worker/judge.ts";
+
+const NONE: ReadonlyMap<string, ReadonlySet<ConditionCode>> = new Map();
+
+async function metOf(find: Find): Promise<ReadonlySet<ConditionCode>> {
+  const [answer, evidence, opinions] = await Promise.all([askJudge(find), askEvidence(find), opinionsOf(find.id)]);
+  return conditionsMet(find, { bodies: answer.bodies, ...evidence }, opinions);
+}
+
+/** By find. Until it is known, and where it cannot be, nothing is fulfilled. */
+export function useMet(finds: readonly Find[]): ReadonlyMap<string, ReadonlySet<ConditionCode>> {
+  const [met, setMet] = useState(NONE);
+  const opinions = useLiveQuery(() => device.documents.where("kind").equals("opinion").count());
+  const about = finds.map(({ id }) => id).join();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the finds are new at each drawing; which they are is not
+  useEffect(() => {
+    let overtaken = false;
+    const ask = async () => {
+      const told = new Map<string, ReadonlySet<ConditionCode>>();
+      // one after another: each is a judgement with all its evidence
+      for (const find of finds) told.set(find.id, await metOf(find).catch(() => new Set<ConditionCode>()));
+      if (!overtaken) setMet(told);
+    };
+    void ask();
+    return () => {
+      overtaken = true;
+    };
+  }, [about, opinions]);
+  return met;
+}

@@ -1,0 +1,172 @@
+/** One tasting: its three steps, what is next and from when, what is kept raw, what was felt. */
+import {
+  isUnderWay,
+  keptUntil,
+  kindKey,
+  portionRefused,
+  READY,
+  READY_WORDS,
+  type Ready,
+  TASTING_STEPS,
+  type Tasting,
+  type TastingStage,
+  tastingStage,
+} from "@jittery-cap/core/kitchen";
+import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import type { Kept } from "../documents/documents.ts";
+import { useCommonNames } from "../sheets/use-common-names.ts";
+import { setFields } from "./keep.ts";
+import { TastingCalendar } from "./tasting-calendar.tsx";
+import { type Kitchen, nextMorning } from "./use-kitchen.ts";
+
+const WHEN = { weekday: "short", day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" } as const;
+export const whenWords = (moment: number): string => new Date(moment).toLocaleString([], WHEN);
+
+interface TastingCardProps {
+  readonly tasting: Kept<"tasting">;
+  readonly kitchen: Kitchen;
+}
+
+/** Where it stands, in a sentence. */
+export function stageWords(stage: TastingStage): string {
+  switch (stage.kind) {
+    case "keep-raw":
+      return "Keep a raw one back in the cold first.";
+    case "next":
+      return `Next: ${TASTING_STEPS[stage.step]?.name ?? "nothing"}, cooked.`;
+    case "wait":
+      return stage.step >= TASTING_STEPS.length
+        ? `Wait until ${whenWords(stage.from)}; then it is over.`
+        : `Wait until ${whenWords(stage.from)}, then ${TASTING_STEPS[stage.step]?.name ?? "no more"}.`;
+    case "clock":
+      return "The clock stands before the last portion: set it right. Nothing is had until then.";
+    case "ended":
+      return stage.why === "felt" ? "Ended: something was felt." : "Given up.";
+    case "done":
+      return `Over on ${whenWords(stage.at)}, and nothing felt was told.`;
+  }
+}
+
+export function TastingCard({ tasting: { id, content }, kitchen }: TastingCardProps) {
+  const names = useCommonNames();
+  const stage = tastingStage(content, kitchen.now.getTime(), nextMorning);
+  const person = kitchen.people.find((one) => one.id === content.person)?.name ?? "Somebody else";
+  const kept = keptUntil(content);
+  return (
+    <section
+      className="section"
+      data-tasting={kindKey(content.kinds)}
+      data-stage={stage.kind}
+      aria-label={`${person}: ${kindKey(content.kinds)}`}
+    >
+      <h2 className="section-title">
+        {person}: {content.kinds.map((kind) => names.get(kind) ?? kind.replaceAll("-", " ")).join(" or ")}
+      </h2>
+      <p className="large strong">{stageWords(stage)}</p>
+      <ol className="tasting-steps">
+        {TASTING_STEPS.map(({ name, grams }, index) => {
+          const had = content.portions[index];
+          return (
+            <li key={name} data-had={had !== undefined}>
+              <b>{name}</b> <span className="soft">up to {grams} g</span>
+              <div className="small">
+                {had === undefined ? "not yet" : `${had.grams} g, ${whenWords(Date.parse(had.at))}`}
+              </div>
+            </li>
+          );
+        })}
+      </ol>
+      {content.raw !== undefined && (
+        <p className="small">
+          Raw one: {content.raw.where}
+          {kept === undefined ? "" : `, until ${whenWords(kept.raw)}; a dried slice until ${whenWords(kept.slice)}`}.
+        </p>
+      )}
+      {content.felt.map(({ at, what }) => (
+        <p key={at} className="stands">
+          Felt {whenWords(Date.parse(at))}: {what}
+        </p>
+      ))}
+      {isUnderWay(stage) && <UnderWay id={id} tasting={content} stage={stage} />}
+      {isUnderWay(stage) && <TastingCalendar id={id} tasting={content} stage={stage} person={person} />}
+    </section>
+  );
+}
+
+interface UnderWayProps {
+  readonly id: string;
+  readonly tasting: Tasting;
+  readonly stage: TastingStage;
+}
+
+function UnderWay({ id, tasting, stage }: UnderWayProps) {
+  const [ready, setReady] = useState<readonly Ready[]>([]);
+  const [felt, setFelt] = useState("");
+  const [where, setWhere] = useState("");
+  const refused = portionRefused(stage, ready);
+  const now = () => new Date().toISOString();
+  const have = async () => {
+    const step = TASTING_STEPS[tasting.portions.length];
+    if (step === undefined || refused !== undefined) return;
+    await setFields("tasting", id, { portions: [...tasting.portions, { at: now(), grams: step.grams }] });
+    setReady([]);
+  };
+  return (
+    <>
+      {stage.kind === "keep-raw" && (
+        <div className="actions">
+          <TextField
+            label="Where the raw one is kept"
+            value={where}
+            onChange={(event) => setWhere(event.target.value)}
+          />
+          <Button
+            disabled={where.trim() === ""}
+            onClick={() => void setFields("tasting", id, { raw: { where: where.trim(), at: now() } })}
+          >
+            Kept back
+          </Button>
+        </div>
+      )}
+      {stage.kind === "next" && (
+        <fieldset className="smell">
+          <legend className="unseen">Before this portion</legend>
+          {READY.map((one) => (
+            <FormControlLabel
+              key={one}
+              label={READY_WORDS[one]}
+              className="block-text"
+              control={
+                <Checkbox
+                  checked={ready.includes(one)}
+                  onChange={(event) =>
+                    setReady(event.target.checked ? [...ready, one] : ready.filter((other) => other !== one))
+                  }
+                />
+              }
+            />
+          ))}
+          <Button variant="contained" size="large" disabled={refused !== undefined} onClick={() => void have()}>
+            Had {TASTING_STEPS[stage.step]?.name} now
+          </Button>
+        </fieldset>
+      )}
+      <div className="actions above">
+        <TextField label="Felt anything" value={felt} onChange={(event) => setFelt(event.target.value)} />
+        <Button
+          disabled={felt.trim() === ""}
+          onClick={() => void setFields("tasting", id, { felt: [...tasting.felt, { at: now(), what: felt.trim() }] })}
+        >
+          Write it down: this ends it
+        </Button>
+        <Button variant="quiet" onClick={() => void setFields("tasting", id, { givenUpAt: now() })}>
+          give it up
+        </Button>
+      </div>
+    </>
+  );
+}
