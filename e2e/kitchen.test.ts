@@ -1,5 +1,8 @@
+import { readFileSync } from "node:fs";
+import { LOCAL_PERSON } from "@jittery-cap/core/documents";
 import { expect } from "chai";
 import type { Page } from "playwright-core";
+import { uuidv7 } from "uuidv7";
 import { type Application, DESK, startApplication } from "./application.ts";
 import { type KitchenFind, kitchenFind } from "./kitchen-finds.ts";
 
@@ -9,6 +12,7 @@ const AFTERNOON = new Date("2026-09-27T15:00:00+02:00");
 /** A page of which the clock can be moved. */
 async function openAt(application: Application, path: string, at = AFTERNOON) {
   const opened = await application.open(DESK);
+  opened.page.setDefaultTimeout(9000);
   await opened.page.clock.install({ time: at });
   await opened.page.goto(application.address + path);
   return opened;
@@ -66,7 +70,7 @@ describe("the kitchen", () => {
     ];
     await context.close();
   });
-  afterEach(() => application.stop());
+  afterEach(async function () { for (const c of application.browser.contexts()) for (const p of c.pages()) await p.screenshot({path:"/tmp/fail.png"}); await application.stop(); });
 
   it("brings two kinds from the basket to a served meal, of which two of four people have none", async () => {
     const { page, context } = await openAt(application, "/kitchen/basket");
@@ -113,7 +117,7 @@ describe("the kitchen", () => {
     // the pan of the button-like kind is smelled before anything is served
     await page.clock.fastForward("30:00");
     await page
-      .getByRole("group", { name: /^Smell the pan of the agaricus/ })
+      .getByRole("group", { name: /^Smell the pan of the field mushroom/ })
       .getByRole("button", { name: /^mushroom/ })
       .click();
     await page.clock.fastForward("01:00:00");
@@ -183,12 +187,131 @@ describe("the kitchen", () => {
     await dialog.getByLabel("Name").fill("Hanne");
     await dialog.getByRole("button", { name: "Keep" }).click();
     await dialog.waitFor({ state: "detached" });
-    // a body that may be one of several kinds is tasted as none of them: both of these are
-    const bodies = page.getByLabel("Which body").locator("option");
-    expect(await bodies.count()).to.be.above(0);
+    const [, bog] = finds;
+    await page.getByLabel("Which body").selectOption(`${bog?.id} A`);
+    await page.getByRole("button", { name: "Begin", exact: true }).click();
+    const tasting = page.locator("[data-tasting]");
+    // the first portion waits until a raw one is kept back
+    await tasting.getByLabel("Where the raw one is kept").fill("cellar, blue box");
+    await tasting.getByRole("button", { name: "Kept back" }).click();
+    const have = async (name: string) => {
+      const button = tasting.getByRole("button", { name: `Had ${name} now` });
+      await button.waitFor();
+      expect(await button.isDisabled()).to.equal(true);
+      for (const one of await tasting.getByRole("checkbox").all()) await one.check();
+      await button.click();
+      await page.locator('[data-stage="wait"]').waitFor();
+    };
+    const waited = async (time: string) => {
+      await page.clock.fastForward(time);
+      await page.locator('[data-stage="next"], [data-stage="done"]').first().waitFor();
+    };
+    await have("a tablespoon");
+    // three o'clock in the afternoon: twelve hours and a morning
+    await page.clock.fastForward("15:00:00");
+    await page.waitForTimeout(300);
+    expect(await page.locator('[data-stage="wait"]').count()).to.equal(1);
+    // one new kind at a time
+    const [ring] = finds;
+    await page.getByLabel("Who tastes").selectOption({ label: "Hanne" });
+    await page.getByLabel("Which body").selectOption(`${ring?.id} A`);
+    await page.getByText("Not now: a first tasting of another kind is under way.").waitFor();
+    expect(await page.getByRole("button", { name: "Begin", exact: true }).isDisabled()).to.equal(true);
+    await waited("02:00:00");
+    await have("about double");
+    // the clock survives a reload
+    await page.reload();
+    await page
+      .locator('[data-stage="wait"]')
+      .getByText(/^Wait until/)
+      .waitFor();
+    await waited("25:00:00");
+    await have("a meal");
+    const file = page.waitForEvent("download");
+    await tasting.getByRole("button", { name: "calendar file" }).click();
+    expect((await file).suggestedFilename()).to.equal("tasting.ics");
+    await tasting.getByLabel("Felt anything").fill("a little sick");
+    await tasting.getByRole("button", { name: "Write it down: this ends it" }).click();
+    await page
+      .locator('[data-stage="ended"]')
+      .getByText(/a little sick/)
+      .waitFor();
+    await context.close();
+  });
+
+  it("puts a kind up in a jar, and calls the jar back when a later look changes the answer", async () => {
+    const [, bog] = finds;
+    if (bog === undefined) throw new Error("there is no second find");
+    const { page, context } = await openAt(application, "/kitchen/table");
+    await sortAll(page, [bog]);
+    await page.goto(`${application.address}/kitchen/store`);
+    for (const body of bog.bodies)
+      await page.locator(`[data-put-up="${bog.id} ${body}"]`).getByRole("checkbox").check();
+    // what can be ticked is ticked once for the find
+    const ticks = page.locator("[data-put-up]").getByRole("button", { name: "tick" });
+    for (let tries = 0; tries < 20 && (await ticks.count()) > 0; tries += 1) await ticks.first().click();
+    await page
+      .getByTestId("expected")
+      .getByText(/by the rule of ten to one/)
+      .waitFor();
+    await page.getByRole("button", { name: "Put up", exact: true }).click();
+    await page.waitForURL(/\/kitchen\/store\/[0-9A-Z]{5}$/);
+    const code = page.url().slice(-5);
+    await page.locator(`[data-jar="${code}"]`).getByLabel(`Weight of jar ${code}`).fill("44");
+    await page.locator(`[data-jar="${code}"]`).getByLabel(`Weight of jar ${code}`).press("Enter");
+    await page.getByText("44 of 44 g left").waitFor();
+    // the labels of the whole store, read back
+    await page.goto(`${application.address}/kitchen/store`);
+    const labels = page.waitForEvent("download");
+    await page.getByRole("button", { name: "Labels for a sheet of paper" }).click();
+    const text = await pdfText(await (await labels).path());
+    expect(text).to.contain(code).and.contain("bog chanterelles").and.contain("Dried 2026-09-27");
+    // gills where ridges were seen: the find is no longer what it was decided as
+    const kept = (await (await page.request.get(`${application.address}/api/documents/${bog.id}`)).json()) as {
+      version: number;
+    };
+    const wrote = await page.request.post(`${application.address}/api/documents/${bog.id}`, {
+      data: {
+        kind: "find",
+        known: kept.version,
+        touches: [
+          {
+            id: uuidv7(),
+            by: LOCAL_PERSON,
+            at: AFTERNOON.toISOString(),
+            changes: [
+              {
+                kind: "observe",
+                body: "A",
+                character: "underside",
+                entries: [{ character: "underside", states: ["gills"] }],
+              },
+            ],
+          },
+        ],
+      },
+    });
+    expect(wrote.ok(), await wrote.text()).to.equal(true);
+    const recall = page.locator(`[data-recall="${bog.id}"]`);
+    await recall.getByText("One jar rests on this find.").waitFor();
+    await page.locator(`[data-jar="${code}"][data-recalled="true"]`).waitFor();
+    // nothing of it can be cooked any more, only thrown away
+    await page.getByRole("button", { name: `Take out of jar ${code}` }).click();
+    expect(await page.locator(`[data-jar="${code}"]`).getByRole("button", { name: "cooked" }).count()).to.equal(0);
+    await recall.getByRole("button", { name: "thrown away" }).click();
+    await recall.waitFor({ state: "detached" });
     await context.close();
   });
 });
+
+/** The words of a PDF, by a reader of its own. */
+async function pdfText(path: string): Promise<string> {
+  const { PDFParse } = await import("pdf-parse");
+  const parser = new PDFParse({ data: new Uint8Array(readFileSync(path)) });
+  const { text } = await parser.getText();
+  await parser.destroy();
+  return text;
+}
 
 interface Kept {
   readonly kind: string;

@@ -7,6 +7,8 @@ export type KitchenSheet = Pick<Sheet, "id" | "names" | "tier" | "handling" | "k
 export interface KitchenHandling {
   readonly kinds: readonly string[];
   readonly names: readonly string[];
+  /** What it is called at the stove: "field mushroom or one of 3 near it". */
+  readonly name: string;
   /** Least minutes at a lively heat. */
   readonly minutes: number;
   /** Boiled first for so long, and that water away; nought where it is not. */
@@ -36,6 +38,10 @@ export interface KitchenHandling {
 /** The genus of which a yellow, ink-smelling twin gives itself away in the pan. */
 const PAN_TELLS = /^(leuco)?agaricus-/;
 
+const SHORT = 2;
+const shortName = (names: readonly string[]): string =>
+  names.length <= SHORT ? names.join(" or ") : `${names[0]} or one of ${names.length - 1} near it`;
+
 /** @returns undefined where a kind has no sheet, is not for the pot, or its sheet says nothing of the kitchen */
 export function handlingTogether(
   kinds: readonly string[],
@@ -53,6 +59,7 @@ export function handlingTogether(
   return {
     kinds,
     names: sheets.map(({ names }) => names.common),
+    name: shortName(sheets.map(({ names }) => names.common)),
     minutes: most((part) => part.minutes),
     boilMinutes: most((part) => part.boilMinutes),
     dryPanMinutes: most((part) => part.dryPanMinutes),

@@ -85,20 +85,20 @@ function mostOf(handling: KitchenHandling, refusals: readonly EaterRefusal[], ea
 /** A stretch without alcohol for those who have so much as a spoon of a kind, milliseconds. */
 export interface DryStretch {
   readonly kind: string;
-  readonly names: readonly string[];
+  readonly name: string;
   readonly from: number;
   readonly to: number;
 }
 
 /** For everybody at the table: a glass is passed on, and a sauce is everywhere. */
 export function dryStretches(pot: readonly KitchenHandling[], servedAt: number): readonly DryStretch[] {
-  return pot.flatMap(({ kinds, names, alcoholHours }) =>
+  return pot.flatMap(({ kinds, name, alcoholHours }) =>
     alcoholHours === undefined
       ? []
       : [
           {
             kind: kindKey(kinds),
-            names,
+            name,
             from: servedAt - alcoholHours[0] * HOUR_MS,
             to: servedAt + alcoholHours[1] * HOUR_MS,
           },

@@ -19,6 +19,8 @@ export interface CookingTask extends Task {
   readonly doing: Doing;
   /** The kinds that it is about, joined: one key a group. */
   readonly kind: string;
+  /** What they are called. */
+  readonly name: string;
   /** What is done, in a sentence. */
   readonly says: string;
   /** Whether the nose is asked while it runs, so many minutes after its beginning. */
@@ -38,7 +40,7 @@ export interface KindInPot {
 export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {
   return pot.flatMap(({ handling, grams }) => {
     const kind = kindKey(handling.kinds);
-    const name = handling.names.join(" or ");
+    const { name } = handling;
     const at = (doing: Doing, load = 1) => `${doing} ${kind}${load > 1 ? ` ${load}` : ""}`;
     const off = handling.off.length === 0 ? "" : ` ${capital(handling.off.join(" and "))} off.`;
     const tasks: CookingTask[] = [
@@ -46,6 +48,7 @@ export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {
         id: at("clean"),
         doing: "clean",
         kind,
+        name,
         minutes: Math.max(LEAST_CLEANING_MINUTES, Math.ceil(grams / CLEANED_A_MINUTE)),
         needs: { hands: 1 },
         after: [],
@@ -60,6 +63,7 @@ export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {
           id: at("boil", load),
           doing: "boil",
           kind,
+          name,
           minutes: handling.boilMinutes,
           needs: { rings: 1, pots: 1 },
           after: [at("clean")],
@@ -69,6 +73,7 @@ export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {
         id: at("pour-off"),
         doing: "pour-off",
         kind,
+        name,
         minutes: POUR_MINUTES,
         needs: { hands: 1 },
         after: Array.from({ length: pots }, (_none, index) => at("boil", index + 1)),
@@ -86,6 +91,7 @@ export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {
         id: at("fry", load),
         doing: "fry",
         kind,
+        name,
         minutes: least + handling.dryPanMinutes,
         needs: { rings: 1, pans: 1 },
         after: [before],
@@ -97,6 +103,7 @@ export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {
         id: at("stems"),
         doing: "stems",
         kind,
+        name,
         minutes: Math.max(least, handling.stemMinutes),
         needs: { rings: 1, pans: 1 },
         after: [before],

@@ -8,8 +8,12 @@ import { touchesKept } from "../documents/under-way.ts";
 
 /** Undefined while they are looked for. */
 export function useLatestDecisions(): readonly ShownDecision[] | "failed" | undefined {
-  const [decisions, setDecisions] = useState<readonly ShownDecision[] | "failed">();
+  const [known, setKnown] = useState<{
+    readonly of: boolean;
+    readonly decisions: readonly ShownDecision[] | "failed";
+  }>();
   const sync = useSync((state) => state.state);
+  const hasPulled = useSync((state) => state.hasPulled);
   const changed = useLiveQuery(async () => [
     await device.documents.where("kind").anyOf("decision", "find").toArray(),
     await device.troubles.count(),
@@ -20,12 +24,14 @@ export function useLatestDecisions(): readonly ShownDecision[] | "failed" | unde
     touchesKept()
       .then(latestDecisions)
       .then(
-        (all) => overtaken || setDecisions(all),
-        () => overtaken || setDecisions("failed"),
+        (all) => overtaken || setKnown({ of: hasPulled, decisions: all }),
+        () => overtaken || setKnown({ of: hasPulled, decisions: "failed" }),
       );
     return () => {
       overtaken = true;
     };
-  }, [changed, sync]);
-  return decisions;
+  }, [changed, sync, hasPulled]);
+  // none at all was said before the server was heard: that is not known any more
+  const isOld = known !== undefined && known.decisions.length === 0 && known.of !== hasPulled;
+  return isOld ? undefined : known?.decisions;
 }

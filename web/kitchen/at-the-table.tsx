@@ -100,7 +100,7 @@ function OneShare({
   readonly eater: Eater;
 }) {
   const handling = pot.find((one) => kindKey(one.handling.kinds) === share.kind)?.handling;
-  const name = handling?.names.join(" or ") ?? share.kind;
+  const name = handling?.name ?? share.kind;
   const isNew = share.refusals.length === 1 && share.refusals[0] === "new-kind";
   const canTell = share.refusals.some((one) => one === "new-kind" || one === "second-new-kind");
   const hadIt = (trouble: boolean) =>

@@ -131,12 +131,12 @@ const DAY = { weekday: "short", day: "numeric", month: "short" } as const;
 
 /** From when to when nobody at the table drinks, as a line with the meal on it. */
 function Dry({
-  names,
+  name,
   from,
   to,
   servedAt,
 }: {
-  readonly names: readonly string[];
+  readonly name: string;
   readonly from: number;
   readonly to: number;
   readonly servedAt: number;
@@ -145,7 +145,7 @@ function Dry({
   return (
     <div className="above-2" data-testid="dry">
       <p className="strong">
-        No alcohol with the {names.join(" or ")}, for everybody at the table: {words(from)} to {words(to)}.
+        No alcohol with the {name}, for everybody at the table: {words(from)} to {words(to)}.
       </p>
       <div className="dry-line" aria-hidden="true">
         <i style={{ left: 0, right: 0 }} />

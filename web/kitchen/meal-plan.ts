@@ -116,8 +116,7 @@ export function stillOpen(meal: Meal, pot: readonly KindInPot[], cooking: Cookin
   if (meal.begunAt === undefined) open.push("Cooking has not begun");
   else if (now < cooking.readyAt) open.push(`No kind is under its least time before ${timeWords(cooking.readyAt)}`);
   for (const { handling } of pot)
-    if (handling.panTells && !smelled.has(kindKey(handling.kinds)))
-      open.push(`Smell the pan of the ${handling.names.join(" or ")}`);
+    if (handling.panTells && !smelled.has(kindKey(handling.kinds))) open.push(`Smell the pan of the ${handling.name}`);
   return open;
 }
 

@@ -80,6 +80,7 @@ function countdown(left: number): string {
 function useSeconds(isRunning: boolean): number {
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
+    setNow(Date.now());
     const timer = setInterval(() => setNow(Date.now()), isRunning ? SECOND_MS : 10 * SECOND_MS);
     return () => clearInterval(timer);
   }, [isRunning]);
@@ -112,14 +113,13 @@ function Smell({ id, meal, cooking, now }: NextTaskProps & { readonly now: numbe
       !answered.has(kindKey(task.kind.split("+"))),
   );
   if (asked === undefined) return null;
-  const { kind } = asked.task;
+  const { kind, name } = asked.task;
   const answer = (smell: Pan["smell"]) =>
     setFields("meal", id, { pans: [...meal.pans, { kind, smell, at: new Date().toISOString() }] });
   return (
     <fieldset className="smell">
       <legend className="large">
-        Smell the pan of the {kind.split("+")[0]?.replaceAll("-", " ")}. If it smells of ink or a hospital floor, all of
-        it goes.
+        Smell the pan of the {name}. If it smells of ink or a hospital floor, all of it goes.
       </legend>
       <div className="actions">
         {SMELLS.map((smell) => (

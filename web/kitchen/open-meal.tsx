@@ -70,7 +70,12 @@ export function OpenMeal({ meal: { id, content: meal }, kitchen, lines }: OpenMe
   );
 }
 
-const PART_WORDS = { rings: "rings", pans: "pans", pots: "pots", hands: "who cook" } as const;
+const PART_WORDS = {
+  rings: ["ring", "rings"],
+  pans: ["pan", "pans"],
+  pots: ["pot", "pots"],
+  hands: ["who cooks", "who cook"],
+} as const;
 const MOST = { rings: 6, pans: 6, pots: 4, hands: 4 } as const;
 const LEAST = { rings: 1, pans: 1, pots: 0, hands: 1 } as const;
 
@@ -97,13 +102,13 @@ function When({ id, meal }: { readonly id: string; readonly meal: OpenMealProps[
       {STOVE_PARTS.map((part) => (
         <ChooseFrom
           key={part}
-          label={`How many ${PART_WORDS[part]}`}
+          label={`How many ${PART_WORDS[part][1]}`}
           value={String(meal.stove[part])}
           onChange={(value) => void setFields("meal", id, { stove: { ...meal.stove, [part]: Number(value) } })}
         >
           {Array.from({ length: MOST[part] - LEAST[part] + 1 }, (_none, index) => index + LEAST[part]).map((count) => (
             <option key={count} value={count}>
-              {count} {PART_WORDS[part]}
+              {count} {PART_WORDS[part][count === 1 ? 0 : 1]}
             </option>
           ))}
         </ChooseFrom>

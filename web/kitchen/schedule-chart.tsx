@@ -66,7 +66,7 @@ export function ScheduleChart({ cooking, stove, now }: ScheduleChartProps) {
                   style={{ left: place(from), width: `calc(${((to - from) / span) * 100}% - 2px)` }}
                   title={`${timeWords(from)} to ${timeWords(to)}: ${task.says}`}
                 >
-                  <b>{DOING_WORDS[task.doing]}</b> {task.kind.split("+")[0]?.replaceAll("-", " ")}
+                  <b>{DOING_WORDS[task.doing]}</b> {task.name}
                   <span className="unseen">
                     , {timeWords(from)} to {timeWords(to)}
                   </span>

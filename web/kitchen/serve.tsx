@@ -40,7 +40,7 @@ export function Serve({ id, meal, kitchen, pot, shares, open }: ServeProps) {
   const faults = servingFaults(portions, shares, grams);
   const nameOf = (person: string) => kitchen.people.find((one) => one.id === person)?.name ?? "somebody";
   const kindName = (kind: string) =>
-    pot.find(({ handling }) => kindKey(handling.kinds) === kind)?.handling.names.join(" or ") ?? kind;
+    pot.find(({ handling }) => kindKey(handling.kinds) === kind)?.handling.name ?? kind;
   const cannot = open.length > 0 || faults.length > 0 || portions.length === 0;
   return (
     <Section

@@ -138,10 +138,10 @@ function OnTable({ carried: { find, body, label }, decision, sorted, onStranger 
           aria-pressed={sorted === "as-recorded"}
           onClick={() => void say("as-recorded")}
         >
-          {sorted === "as-recorded" ? "As recorded ✓" : "As recorded"}
+          As recorded
         </Button>
         <Button onClick={() => void apart()} aria-label={`${body} of ${label} is a stranger`}>
-          {sorted === "stranger" ? "A stranger ✗" : "A stranger"}
+          A stranger
         </Button>
       </div>
     </li>

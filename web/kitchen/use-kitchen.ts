@@ -42,7 +42,9 @@ export function useKitchen(): Kitchen | "failed" | undefined {
   const sync = useSync((state) => state.state);
   const documents = useLiveQuery(kept);
   const shelf = useShelf("kitchen", (remote) => remote.kitchenSheets());
-  const now = useNow();
+  // told again every so often, and with whatever was just written: a portion had a moment ago is not still to come
+  useNow();
+  const now = new Date();
   if (decisions === "failed" || shelf.state === "failed") return "failed";
   if (decisions === undefined || documents === undefined || shelf.state === "asking") return undefined;
   // a device that has never heard from the server does not know what is carried
