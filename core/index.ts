@@ -96,6 +96,13 @@ export {
   togetherTold,
   toldSchema,
 } from "./illness/account.ts";
+export {
+  type DangerThen,
+  type EatenFind,
+  type HospitalPaper,
+  hospitalPaper,
+  type LoggedMeal,
+} from "./illness/hospital.ts";
 export { ONSET_WINDOWS, type OnsetWindow, WINDOW_WORDS, type WindowState, windowsAt } from "./illness/windows.ts";
 export type { OddCharacter } from "./judge/candidates.ts";
 export { DEFAULT_RULES, type RulesInForce, rulesOf } from "./judge/condition.ts";

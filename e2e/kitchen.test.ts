@@ -12,7 +12,6 @@ const AFTERNOON = new Date("2026-09-27T15:00:00+02:00");
 /** A page of which the clock can be moved. */
 async function openAt(application: Application, path: string, at = AFTERNOON) {
   const opened = await application.open(DESK);
-  opened.page.setDefaultTimeout(9000);
   await opened.page.clock.install({ time: at });
   await opened.page.goto(application.address + path);
   return opened;
@@ -70,7 +69,7 @@ describe("the kitchen", () => {
     ];
     await context.close();
   });
-  afterEach(async function () { for (const c of application.browser.contexts()) for (const p of c.pages()) await p.screenshot({path:"/tmp/fail.png"}); await application.stop(); });
+  afterEach(() => application.stop());
 
   it("brings two kinds from the basket to a served meal, of which two of four people have none", async () => {
     const { page, context } = await openAt(application, "/kitchen/basket");
@@ -145,6 +144,29 @@ describe("the kitchen", () => {
       .waitFor();
     await page.goto(`${application.address}/kitchen/basket`);
     await page.getByText(/^Nothing is decided to be carried home/).waitFor();
+    // nine hours later somebody is ill: the meal is there already, and the paper tells what it rests on
+    await page.clock.fastForward("09:00:00");
+    await page.goto(`${application.address}/ill`);
+    await page
+      .getByTestId("from-the-log")
+      .getByRole("button", { name: /Hanne: .*about 150 g/ })
+      .click();
+    await page
+      .getByTestId("told")
+      .getByText(/At the stove for/)
+      .waitFor();
+    expect(await page.locator('[data-window="amatoxin"]').getAttribute("data-state")).to.equal("usual-hours");
+    const file = page.waitForEvent("download");
+    await page.getByRole("button", { name: "Paper for the hospital, as a file" }).click();
+    const paper = (await pdfText(await (await file).path())).replace(/\s+/g, " ");
+    expect(paper).to.match(
+      /Hanne, age not told.*Besides the finder: .*Ilva Marrund, in the hand.*mistakes? away; amatoxin/,
+    );
+    expect(paper)
+      .to.contain("pasture ring")
+      .and.contain("bog chanterelles")
+      .and.match(/amatoxin \(liver\): usually 6 h to 24 h/);
+    expect(paper).not.to.match(/harmless|\bsafe\b|no danger/i);
     await context.close();
   });
 

@@ -5,7 +5,14 @@ const moment = z.iso.datetime({ offset: true });
 const words = z.string().trim().min(1).max(400);
 const told = { id: z.string().min(1).max(64), toldAt: moment, struckAt: moment.optional() };
 
-export const mealSchema = z.strictObject({ ...told, kind: z.literal("meal"), eatenAt: moment, what: words });
+export const mealSchema = z.strictObject({
+  ...told,
+  kind: z.literal("meal"),
+  eatenAt: moment,
+  what: words,
+  /** The meal or tasting of the log that it is, where there is one. */
+  logged: z.uuid().optional(),
+});
 export const feltSchema = z.strictObject({
   ...told,
   kind: z.literal("felt"),

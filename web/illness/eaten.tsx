@@ -1,11 +1,13 @@
 /** What was eaten and when: told in a sentence, with its time; nothing that was told is edited away. */
+import type { LoggedMeal } from "@jittery-cap/core";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { useAccount } from "./account-store.ts";
+import { FromTheLog } from "./from-the-log.tsx";
 import { localInput } from "./moments.ts";
 
-export function Eaten() {
+export function Eaten({ logged }: { readonly logged: readonly LoggedMeal[] }) {
   const tell = useAccount((state) => state.tell);
   const [what, setWhat] = useState("");
   const [at, setAt] = useState(() => localInput(new Date()));
@@ -15,6 +17,7 @@ export function Eaten() {
   return (
     <section aria-labelledby="eaten">
       <h2 id="eaten">What was eaten, and when</h2>
+      <FromTheLog logged={logged} />
       <div className="ill-fields">
         <TextField
           label="What, how much, how cooked, alcohol"

@@ -5,9 +5,11 @@ import { Eaten } from "./eaten.tsx";
 import { Felt } from "./felt.tsx";
 import { OpenWindows } from "./open-windows.tsx";
 import { ReadOut } from "./read-out.tsx";
+import { useLogged } from "./use-logged.ts";
 import { WrittenDown } from "./written-down.tsx";
 
 export function IllView() {
+  const logged = useLogged();
   return (
     <main className="ill">
       <h1>Somebody is ill after mushrooms</h1>
@@ -23,11 +25,11 @@ export function IllView() {
         <li>Do not make anybody vomit. No home remedy. No alcohol.</li>
         <li>Keep leftovers, peelings, vomit, the raw one, the dried slice, and take them along.</li>
       </ul>
-      <Eaten />
+      <Eaten logged={logged} />
       <Felt />
       <WrittenDown />
       <OpenWindows />
-      <ReadOut />
+      <ReadOut logged={logged} />
       <p className="ill-foot">
         This works without a network. It diagnoses nothing and treats nothing: doctors do. The hours are those of the
         clinical classification (White and others, Toxicon 157, 2019), from memory.

@@ -1,14 +1,34 @@
 /** What is read out on the telephone, or printed for the hospital. */
-import { messageOf } from "@jittery-cap/core";
+import { hospitalPaper, type LoggedMeal, messageOf } from "@jittery-cap/core";
 import Button from "@mui/material/Button";
+import { useState } from "react";
 import { useNow } from "../field-tests/use-now.ts";
 import { useAccount } from "./account-store.ts";
 import { momentWords } from "./moments.ts";
 
-export function ReadOut() {
+export function ReadOut({ logged }: { readonly logged: readonly LoggedMeal[] }) {
   const now = useNow();
   const told = useAccount((state) => state.told);
   const text = messageOf(told, now, momentWords);
+  const [isFailed, setFailed] = useState(false);
+  const paper = async () => {
+    try {
+      const [{ hospitalPdf }, { saveFile }] = await Promise.all([
+        import("./hospital-pdf.ts"),
+        import("../exchange/save-file.ts"),
+      ]);
+      saveFile(
+        await hospitalPdf(
+          hospitalPaper(told, logged, { now: new Date(), at: momentWords, dateOf: (iso) => new Date(iso) }),
+        ),
+        "for-the-hospital.pdf",
+        "application/pdf",
+      );
+      setFailed(false);
+    } catch {
+      setFailed(true);
+    }
+  };
   return (
     <section aria-labelledby="read-out">
       <h2 id="read-out">To read out on the telephone</h2>
@@ -19,6 +39,10 @@ export function ReadOut() {
         <Button size="large" onClick={() => void navigator.clipboard?.writeText(text)}>
           Copy it
         </Button>
+        <Button size="large" onClick={() => void paper()}>
+          Paper for the hospital, as a file
+        </Button>
+        {isFailed && <p role="alert">The file could not be made here. Print this page, or show it.</p>}
         <Button size="large" onClick={() => window.print()}>
           Print this page for the hospital
         </Button>

@@ -152,6 +152,24 @@ const judge = {
     });
   },
 
+  /** What a hospital wants to know of dangers: their names, poison and hours of onset. */
+  dangerFacts(ids: readonly string[]): readonly Pick<Sheet, "id" | "names" | "syndrome" | "onsetHours" | "tier">[] {
+    return ids.flatMap((id) => {
+      const sheet = knowledge().byId.get(id);
+      if (sheet === undefined) return [];
+      const { names, tier, syndrome, onsetHours } = sheet;
+      return [
+        {
+          id,
+          names,
+          tier,
+          ...(syndrome === undefined ? {} : { syndrome }),
+          ...(onsetHours === undefined ? {} : { onsetHours }),
+        },
+      ];
+    });
+  },
+
   /** What of every sheet that is for the pot the kitchen needs. */
   kitchenSheets(): readonly KitchenSheet[] {
     return knowledge().sought.map(({ id, names, tier, handling, keeping, buttonLike }) => ({
