@@ -1,9 +1,11 @@
 /** `npm run pictures`: starts the application with the demo data in a database of its own and takes every kept picture. */
 import { spawn } from "node:child_process";
-import { rmSync } from "node:fs";
+import { readFileSync, rmSync, writeFileSync } from "node:fs";
 import { fileURLToPath } from "node:url";
+import { PDFParse } from "pdf-parse";
 import { type Browser, chromium, type Page } from "playwright-core";
 import { seasonFinds } from "../demo/season.ts";
+import { type KitchenFind, kitchenFind, sit, sortAll, tickAll } from "../e2e/kitchen-finds.ts";
 
 const FOLDER = process.env.PICTURES ?? fileURLToPath(new URL("../docs/screenshots", import.meta.url));
 const DATA_FOLDER = ".data/pictures";
@@ -16,8 +18,14 @@ interface Picture {
   /** The beginning of a demo find's label; left out for views without one. */
   readonly find?: string;
   readonly path: (id: string) => string;
-  readonly prepare?: (page: Page) => Promise<void>;
+  readonly prepare?: (page: Page) => Promise<unknown>;
+  /** The clock of the picture, where it is not the present. */
+  readonly at?: Date;
 }
+
+/** The day on which what is cooked was found, and the night after it. */
+const AFTERNOON = new Date("2026-09-27T15:00:00+02:00");
+const NIGHT = new Date("2026-09-28T02:30:00+02:00");
 
 const PICTURES: readonly Picture[] = [
   {
@@ -25,13 +33,6 @@ const PICTURES: readonly Picture[] = [
     size: DESK,
     find: "pale one",
     path: (id) => `/finds/${id}/record/foot`,
-    prepare: (page) => lookAtBody(page, "B"),
-  },
-  {
-    name: "find-desk-cap",
-    size: DESK,
-    find: "cluster on",
-    path: (id) => `/finds/${id}/record/stem`,
     prepare: (page) => lookAtBody(page, "B"),
   },
   { name: "find-frost", size: DESK, find: "white ones, morning", path: (id) => `/finds/${id}/record/nose` },
@@ -42,7 +43,6 @@ const PICTURES: readonly Picture[] = [
     path: (id) => `/finds/${id}/record/foot`,
     prepare: touchOnPhone,
   },
-  { name: "find-ground", size: DESK, find: "orange cluster", path: (id) => `/finds/${id}/record/ground` },
   { name: "run-phone", size: PHONE, find: "pale one", path: (id) => `/finds/${id}/run`, prepare: runToTheClock },
   {
     name: "tests-prints",
@@ -59,11 +59,8 @@ const PICTURES: readonly Picture[] = [
     prepare: readColour,
   },
   { name: "ill-phone", size: PHONE, path: () => "/ill", prepare: tellAMeal },
-  { name: "tests-phone", size: PHONE, find: "white ones, morning", path: (id) => `/finds/${id}/tests/stain` },
   { name: "decide-hold", size: DESK, find: "orange cluster", path: (id) => `/finds/${id}/decide` },
   { name: "decide-basket", size: DESK, find: "white ones in an arc", path: (id) => `/finds/${id}/decide` },
-  { name: "decide-phone", size: PHONE, find: "cluster on", path: (id) => `/finds/${id}/decide` },
-  { name: "rules-desk", size: DESK, find: "pale one", path: (id) => `/finds/${id}/rules` },
   {
     name: "basket-desk",
     size: DESK,
@@ -74,8 +71,126 @@ const PICTURES: readonly Picture[] = [
   { name: "packet-desk", size: DESK, find: "chanterelles", path: (id) => `/finds/${id}/decide`, prepare: openAPacket },
   { name: "log-desk", size: DESK, path: () => "/finds", prepare: untilJudged },
   { name: "sheet-desk", size: DESK, path: () => "/sheets/amanita-muscaria" },
+  { name: "kitchen-table", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: lookAtTheTable },
+  { name: "kitchen-meal", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: cookAMeal },
+  { name: "kitchen-tasting", size: DESK, path: () => "/kitchen/tastings", at: AFTERNOON, prepare: untilTasted },
+  { name: "kitchen-store", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: callBackAJar },
+  { name: "hospital-paper", size: DESK, path: () => "/ill", at: NIGHT, prepare: writeThePaper },
   { name: "compare-desk", size: DESK, path: () => "/sheets/kuehneromyces-mutabilis/beside/galerina-marginata" },
 ];
+
+const KITCHEN_FINDS = [
+  ["white ones in an arc", "pasture ring"],
+  ["chanterelles", "bog chanterelles"],
+] as const;
+let kitchenFinds: readonly KitchenFind[] | undefined;
+
+/** The finds that are cooked in the pictures, made once. */
+async function foundForTheKitchen(page: Page): Promise<readonly KitchenFind[]> {
+  const { origin } = new URL(page.url());
+  const finds: KitchenFind[] = [];
+  for (const [model, name] of kitchenFinds === undefined ? KITCHEN_FINDS : [])
+    finds.push(await kitchenFind(page.request, origin, model, name));
+  kitchenFinds ??= finds;
+  await page.reload();
+  return kitchenFinds;
+}
+
+/** Half of what lies on the table was looked at. */
+async function lookAtTheTable(page: Page): Promise<void> {
+  const [first] = await foundForTheKitchen(page);
+  await page.locator("[data-table]").first().waitFor();
+  if (first !== undefined) await sortAll(page, [first]);
+}
+
+/** A meal on the stove, with who eats. */
+async function cookAMeal(page: Page): Promise<void> {
+  const finds = await foundForTheKitchen(page);
+  await sortAll(page, finds);
+  await page.getByRole("link", { name: "To the meal" }).click();
+  await page.getByRole("button", { name: "Plan a meal" }).click();
+  await page.getByRole("heading", { name: /^On the table at/ }).waitFor();
+  await sit(page, "Hanne");
+  await sit(page, "Jorun");
+  await sit(page, "Tove", { age: "7" });
+  await tickAll(page);
+  for (const name of ["Hanne", "Hanne", "Jorun"]) {
+    await page
+      .locator(`[data-seat="${name}"]`)
+      .getByRole("button", { name: /before, without trouble/ })
+      .first()
+      .click();
+    await page.waitForTimeout(500);
+  }
+  await page.getByRole("button", { name: "Begin to cook now" }).click();
+  await page.clock.fastForward("28:00");
+  await page.getByRole("group", { name: /^Smell the pan/ }).waitFor();
+  await page.waitForTimeout(1500);
+  await page.getByTestId("still-open").scrollIntoViewIfNeeded();
+}
+
+/** The meal is served, and the spoon of a new kind is the first of three portions. */
+async function untilTasted(page: Page): Promise<void> {
+  await page.clock.fastForward("40:00");
+  await page.goto(new URL("/kitchen/meal", page.url()).href);
+  // another device: it knows nobody of the table, so the tasting is begun here
+  await page.goto(new URL("/kitchen/tastings", page.url()).href);
+  await page.getByRole("button", { name: "Somebody new" }).click();
+  const dialog = page.getByRole("dialog");
+  await dialog.getByLabel("Name").fill("Jorun");
+  await dialog.getByRole("button", { name: "Keep" }).click();
+  await dialog.waitFor({ state: "detached" });
+  await page.getByLabel("Which body").selectOption({ index: 1 });
+  await page.getByRole("button", { name: "Begin", exact: true }).click();
+  await page.getByLabel("Where the raw one is kept").fill("cellar, blue box");
+  await page.getByRole("button", { name: "Kept back" }).click();
+  for (const one of await page.getByRole("checkbox").all()) await one.check();
+  await page.getByRole("button", { name: /^Had a tablespoon/ }).click();
+  await page.locator('[data-stage="wait"]').waitFor();
+}
+
+/** Nine hours after a meal: the paper as it is printed. */
+async function writeThePaper(page: Page): Promise<Uint8Array> {
+  await page
+    .getByLabel("What, how much, how cooked, alcohol")
+    .fill("Hanne: field mushroom about 150 g, chanterelles about 100 g; fried for a quarter of an hour, no wine");
+  await page.getByLabel("Eaten at").fill("2026-09-27T17:30");
+  await page.getByRole("button", { name: "Write it down" }).click();
+  await page.getByLabel("Who").fill("Hanne");
+  for (const felt of ["sick", "cramps"]) await page.getByRole("button", { name: felt, exact: true }).click();
+  const file = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Paper for the hospital, as a file" }).click();
+  const parser = new PDFParse({ data: new Uint8Array(readFileSync(await (await file).path())) });
+  const { pages } = await parser.getScreenshot({ scale: 1.2, first: 1 });
+  await parser.destroy();
+  const [first] = pages;
+  if (first === undefined) throw new Error("the paper has no page");
+  return first.data;
+}
+
+/** A jar of chanterelles, weighed, and then called back by a later look. */
+async function callBackAJar(page: Page): Promise<void> {
+  const [, bog] = await foundForTheKitchen(page);
+  if (bog === undefined) throw new Error("there is no second find");
+  await sortAll(page, [bog]);
+  await page.goto(new URL("/kitchen/store", page.url()).href);
+  for (const body of bog.bodies) await page.locator(`[data-put-up="${bog.id} ${body}"]`).getByRole("checkbox").check();
+  const ticks = page.locator("[data-put-up]").getByRole("button", { name: "tick" });
+  for (let tries = 0; tries < 20 && (await ticks.count()) > 0; tries += 1) await ticks.first().click();
+  await page.getByRole("button", { name: "Put up", exact: true }).click();
+  await page.waitForURL(/store\/[0-9A-Z]{5}$/);
+  const code = page.url().slice(-5);
+  await page.getByLabel(`Weight of jar ${code}`).fill("44");
+  await page.getByLabel(`Weight of jar ${code}`).press("Enter");
+  await page.goto(new URL(`/finds/${bog.id}/record/under`, page.url()).href);
+  await page.locator('[data-character="underside"] [data-state="gills"]').first().click();
+  await page
+    .getByText(/^saved/)
+    .first()
+    .waitFor();
+  await page.goto(new URL("/kitchen/store", page.url()).href);
+  await page.locator("[data-recall]").first().waitFor();
+}
 
 /** A print under its cup is read: thick, and white on the black half. */
 async function readOnBlack(page: Page): Promise<void> {
@@ -198,14 +313,18 @@ async function take(browser: Browser, address: string, picture: Picture): Promis
     hasTouch: picture.size === PHONE,
   });
   const page = await context.newPage();
+  if (picture.at !== undefined) await page.clock.install({ time: picture.at });
   const label = picture.find;
   const id = label === undefined ? "" : (seasonFinds().find((find) => find.label?.startsWith(label))?.id ?? "");
   await page.goto(address + picture.path(id));
   await page.waitForLoadState("networkidle");
   await page.evaluate(() => document.fonts.ready);
   if (label !== undefined) await page.locator('[data-state="fresh"]').first().waitFor();
-  await picture.prepare?.(page);
-  await page.screenshot({ path: `${FOLDER}/${picture.name}.png` });
+  const drawn = await picture.prepare?.(page);
+  const path = `${FOLDER}/${picture.name}.png`;
+  // a file that the application made is its own picture
+  if (drawn instanceof Uint8Array) writeFileSync(path, drawn);
+  else await page.screenshot({ path });
   await context.close();
 }
 

@@ -1,7 +1,7 @@
 /** Finds that may come to the kitchen: decided, had in the hand by somebody who knows, two books agreeing; for browser tests. */
 import { decide, type Find, type OpinionLook, permitsEnding, summarise } from "@jittery-cap/core";
 import { readKnowledge } from "@jittery-cap/shelf";
-import type { APIRequestContext } from "playwright-core";
+import type { APIRequestContext, Page } from "playwright-core";
 import { uuidv7 } from "uuidv7";
 import { seasonFinds } from "../demo/season.ts";
 
@@ -72,4 +72,46 @@ export async function kitchenFind(
   });
   if (!said.ok()) throw new Error(`opinion: ${said.status()} ${await said.text()}`);
   return { id: find.id, bodies: find.bodies.map(({ id }) => id).filter(isCleared) };
+}
+
+/** Looks at every body that lies on the table once more. */
+export async function sortAll(page: Page, finds: readonly KitchenFind[]): Promise<void> {
+  for (const { id, bodies } of finds)
+    for (const body of bodies) {
+      const line = page.locator(`[data-table="${id} ${body}"]`);
+      await line.getByRole("button", { name: "As recorded" }).click();
+      await page.locator(`[data-table="${id} ${body}"][data-sorted="as-recorded"]`).waitFor();
+    }
+}
+
+/** Ticks every condition that can be ticked. */
+export async function tickAll(page: Page): Promise<void> {
+  const open = page.locator('[data-condition][data-done="false"]').getByRole("button", { name: "tick" });
+  for (let tries = 0; tries < 30 && (await open.count()) > 0; tries += 1) {
+    const before = await open.count();
+    await open.first().click();
+    await page.waitForFunction(
+      (count) => document.querySelectorAll('[data-condition][data-done="false"] button').length < count,
+      before,
+    );
+  }
+}
+
+/** Somebody new sits down at the table of a meal, or of the tastings. */
+export async function sit(
+  page: Page,
+  name: string,
+  more: { readonly age?: string; readonly matter?: string } = {},
+): Promise<void> {
+  await page.getByRole("button", { name: "Somebody new" }).click();
+  const dialog = page.getByRole("dialog");
+  await dialog.getByLabel("Name").fill(name);
+  if (more.matter !== undefined) await dialog.getByRole("button", { name: more.matter, exact: true }).click();
+  if (more.age !== undefined) {
+    await dialog.getByLabel("Age in years").fill(more.age);
+    await dialog.getByLabel("Age in years").press("Enter");
+  }
+  await dialog.getByRole("button", { name: "Keep" }).click();
+  await dialog.waitFor({ state: "detached" });
+  await page.locator(`[data-seat="${name}"]`).waitFor();
 }

@@ -4,7 +4,7 @@ import { expect } from "chai";
 import type { Page } from "playwright-core";
 import { uuidv7 } from "uuidv7";
 import { type Application, DESK, startApplication } from "./application.ts";
-import { type KitchenFind, kitchenFind } from "./kitchen-finds.ts";
+import { type KitchenFind, kitchenFind, sit, sortAll, tickAll } from "./kitchen-finds.ts";
 
 /** The afternoon of the day on which all of it was found. */
 const AFTERNOON = new Date("2026-09-27T15:00:00+02:00");
@@ -15,46 +15,6 @@ async function openAt(application: Application, path: string, at = AFTERNOON) {
   await opened.page.clock.install({ time: at });
   await opened.page.goto(application.address + path);
   return opened;
-}
-
-/** Looks at every body that lies on the table once more. */
-async function sortAll(page: Page, finds: readonly KitchenFind[]): Promise<void> {
-  for (const { id, bodies } of finds)
-    for (const body of bodies) {
-      const line = page.locator(`[data-table="${id} ${body}"]`);
-      await line.getByRole("button", { name: "As recorded" }).click();
-      await page.locator(`[data-table="${id} ${body}"][data-sorted="as-recorded"]`).waitFor();
-    }
-}
-
-async function tickAll(page: Page): Promise<void> {
-  const open = page.locator('[data-condition][data-done="false"]').getByRole("button", { name: "tick" });
-  for (let tries = 0; tries < 30 && (await open.count()) > 0; tries += 1) {
-    const before = await open.count();
-    await open.first().click();
-    await page.waitForFunction(
-      (count) => document.querySelectorAll('[data-condition][data-done="false"] button').length < count,
-      before,
-    );
-  }
-}
-
-async function sit(
-  page: Page,
-  name: string,
-  more: { readonly age?: string; readonly matter?: string } = {},
-): Promise<void> {
-  await page.getByRole("button", { name: "Somebody new" }).click();
-  const dialog = page.getByRole("dialog");
-  await dialog.getByLabel("Name").fill(name);
-  if (more.matter !== undefined) await dialog.getByRole("button", { name: more.matter, exact: true }).click();
-  if (more.age !== undefined) {
-    await dialog.getByLabel("Age in years").fill(more.age);
-    await dialog.getByLabel("Age in years").press("Enter");
-  }
-  await dialog.getByRole("button", { name: "Keep" }).click();
-  await dialog.waitFor({ state: "detached" });
-  await page.locator(`[data-seat="${name}"]`).waitFor();
 }
 
 describe("the kitchen", () => {

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { compileSheets, type Knowledge } from "@jittery-cap/core";
-import { parse } from "yaml";
+import { load } from "js-yaml";
 
 const KNOWLEDGE_FOLDER = fileURLToPath(new URL("../knowledge", import.meta.url));
 
@@ -12,7 +12,7 @@ export function readRawSheets(folder: string = KNOWLEDGE_FOLDER): Record<string,
   const names = readdirSync(folder)
     .filter((name) => name.endsWith(".yaml"))
     .sort();
-  return Object.fromEntries(names.map((name) => [name, parse(readFileSync(join(folder, name), "utf8"))]));
+  return Object.fromEntries(names.map((name) => [name, load(readFileSync(join(folder, name), "utf8"))]));
 }
 
 /** The compiled knowledge. @throws with every fault's file and path where a sheet is not well formed. */

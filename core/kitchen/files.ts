@@ -3,7 +3,7 @@ import Papa from "papaparse";
 import type { CalendarEvent } from "../formats/ics.ts";
 import { type Batch, leftOf } from "./batch.ts";
 import { keepsUntil, WAY_FACTS } from "./keeping.ts";
-import type { Held } from "./recall.ts";
+import type { Became, Held } from "./recall.ts";
 import { keptUntil, TASTING_STEPS, type Tasting, type TastingStage } from "./tasting.ts";
 
 const HOUR_MS = 3_600_000;
@@ -53,6 +53,19 @@ export function storeEvents(jars: readonly Held<Batch>[], dateOf: (moment: numbe
         alarm: `Jar ${content.code} is near its time`,
       };
     });
+}
+
+export const KITCHEN_FORMAT = "jittery-cap/kitchen";
+
+/** Meals, batches and tastings as one file of ours, version 1. Who eats is in it by ids alone. */
+export function kitchenJson(all: Became): string {
+  const plain = <Content>(held: readonly Held<Content>[]) => held.map(({ id, content }) => ({ id, ...content }));
+  const { meals, batches, tastings } = all;
+  return JSON.stringify(
+    { format: KITCHEN_FORMAT, version: 1, meals: plain(meals), batches: plain(batches), tastings: plain(tastings) },
+    null,
+    2,
+  );
 }
 
 /** @param nameOf the common name of a kind @param labelOf the label of a find */

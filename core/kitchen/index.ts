@@ -13,7 +13,7 @@ export {
   refusedAltogether,
   refusedOfKind,
 } from "./eaters.ts";
-export { storeCsv, storeEvents, tastingEvents } from "./files.ts";
+export { KITCHEN_FORMAT, kitchenJson, storeCsv, storeEvents, tastingEvents } from "./files.ts";
 export { handlingTogether, type KitchenHandling, type KitchenSheet } from "./handling.ts";
 export { freshUntil, keepsUntil, notPutUpAs, pickedAt, WAY_FACTS, WAYS, type Way } from "./keeping.ts";
 export { kindKey } from "./kind-key.ts";

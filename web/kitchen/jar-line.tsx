@@ -52,6 +52,7 @@ export function JarLine({ jar: { id, content }, kitchen, isRecalled, isOpen }: J
         <div className={isOver ? "stands small" : "soft small"}>
           {isOver ? "past its time: it goes" : `until ${dayWords(until)}`}
         </div>
+        {content.way === "infusion" && <Infusion kinds={content.kinds} kitchen={kitchen} />}
         {isRecalled && <div className="stands">Called back: nothing of it is cooked.</div>}
         <div className="soft small">
           From{" "}
@@ -84,6 +85,17 @@ export function JarLine({ jar: { id, content }, kitchen, isRecalled, isOpen }: J
 function leftWords({ gramsIn, gramsOut }: Batch, left: number | undefined): string {
   if (gramsOut === undefined || left === undefined) return `${Math.round(gramsIn)} g went in, not weighed since`;
   return left === 0 ? "nothing left" : `${Math.round(left)} of ${Math.round(gramsOut)} g left`;
+}
+
+/** How a cup is made; no claim is made for any effect. */
+function Infusion({ kinds, kitchen }: { readonly kinds: readonly string[]; readonly kitchen: Kitchen }) {
+  const cups = kinds.flatMap((kind) => kitchen.sheetOf(kind)?.handling.kitchen?.infusion ?? []);
+  return cups.map(({ perCup, minutes, timesAWeek }) => (
+    <div key={perCup} className="small">
+      {perCup} to a cup, {minutes} minutes and more, {timesAWeek} times a week at the most. No claim is made for any
+      effect. With medicines, pregnancy or an illness: ask the doctor first.
+    </div>
+  ));
 }
 
 function Story({ batch }: { readonly batch: Batch }) {

@@ -4,6 +4,7 @@ import Button from "@mui/material/Button";
 import type { Kept } from "../documents/documents.ts";
 import { AtTheTable } from "./at-the-table.tsx";
 import { BeforeEating } from "./before-eating.tsx";
+import { HowMuch } from "./how-much.tsx";
 import { make } from "./keep.ts";
 import { KitchenFrame } from "./kitchen-frame.tsx";
 import { cookingOf, sharesAt, tableOf } from "./meal-plan.ts";
@@ -37,7 +38,13 @@ export function MealView() {
       }}
       dark={(known) => {
         const open = openIn(known);
-        if (open === undefined) return <p className="kitchen-said">No meal is planned</p>;
+        if (open === undefined)
+          return (
+            <>
+              <p className="kitchen-said">No meal is planned</p>
+              <HowMuch kitchen={known} />
+            </>
+          );
         return <Open open={open} kitchen={known} met={met} />;
       }}
     />

@@ -6,6 +6,7 @@ import type { Kept } from "../documents/documents.ts";
 import { ChooseFrom } from "../layout/choose-from.tsx";
 import { Section } from "../layout/section.tsx";
 import { setFields } from "./keep.ts";
+import { KindsAsk } from "./kinds-ask.tsx";
 import { cookingOf, sharesAt, stillOpen, tableOf, timeWords } from "./meal-plan.ts";
 import { NextTask } from "./next-task.tsx";
 import { kindsInPot, type PotLine } from "./pot-lines.ts";
@@ -66,6 +67,7 @@ export function OpenMeal({ meal: { id, content: meal }, kitchen, lines }: OpenMe
       <Section title="For the pot" about="Bodies that lack something stay out; what they lack stands with them.">
         <PotList id={id} meal={meal} lines={lines} />
       </Section>
+      <KindsAsk pot={pot} />
     </>
   );
 }

@@ -1,6 +1,6 @@
 /** Store: the jars with what is left and until when; what a recall touches is dark. What lies on the table is put up here. */
 import { calendarOf } from "@jittery-cap/core";
-import { leftOf, readCode, storeCsv, storeEvents } from "@jittery-cap/core/kitchen";
+import { kitchenJson, leftOf, readCode, storeCsv, storeEvents } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
@@ -100,6 +100,17 @@ function StoreFiles({ kitchen }: { readonly kitchen: Kitchen }) {
       <Button onClick={() => void labels()}>Labels for a sheet of paper</Button>
       <Button onClick={() => saveFile(storeCsv(kitchen.batches, nameOf, labelOf), "store.csv", "text/csv")}>
         Store as a table
+      </Button>
+      <Button
+        onClick={() =>
+          saveFile(
+            kitchenJson({ meals: kitchen.meals, batches: kitchen.batches, tastings: kitchen.tastings }),
+            "kitchen.json",
+            "application/json",
+          )
+        }
+      >
+        All of the kitchen as a file
       </Button>
       <Button
         onClick={() =>

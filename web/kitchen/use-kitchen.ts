@@ -19,6 +19,8 @@ export interface Kitchen {
   readonly people: readonly Eater[];
   /** Documents of the kitchen that are there and cannot be read: nothing is said of them, but that. */
   readonly unreadable: number;
+  /** The sheets of what is sought. */
+  readonly sheets: readonly KitchenSheet[];
   readonly sheetOf: (id: string) => KitchenSheet | undefined;
   readonly now: Date;
 }
@@ -50,7 +52,14 @@ export function useKitchen(): Kitchen | "failed" | undefined {
   // a device that has never heard from the server does not know what is carried
   if (!hasPulled && decisions.length === 0) return sync === "unreachable" ? "failed" : undefined;
   const sheets = new Map(shelf.reply.map((sheet) => [sheet.id, sheet]));
-  return { ...documents, decisions, carried: basketOf(decisions), sheetOf: (id) => sheets.get(id), now };
+  return {
+    ...documents,
+    decisions,
+    carried: basketOf(decisions),
+    sheets: shelf.reply,
+    sheetOf: (id) => sheets.get(id),
+    now,
+  };
 }
 
 /** What today's answers touch of what was cooked, put up or tasted. */
