@@ -73,7 +73,7 @@ const PICTURES: readonly Picture[] = [
   { name: "sheet-desk", size: DESK, path: () => "/sheets/amanita-muscaria" },
   { name: "kitchen-table", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: lookAtTheTable },
   { name: "kitchen-meal", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: cookAMeal },
-  { name: "kitchen-tasting", size: DESK, path: () => "/kitchen/tastings", at: AFTERNOON, prepare: untilTasted },
+  { name: "kitchen-tasting", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: untilTasted },
   { name: "kitchen-store", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: callBackAJar },
   { name: "hospital-paper", size: DESK, path: () => "/ill", at: NIGHT, prepare: writeThePaper },
   { name: "compare-desk", size: DESK, path: () => "/sheets/kuehneromyces-mutabilis/beside/galerina-marginata" },
@@ -129,11 +129,9 @@ async function cookAMeal(page: Page): Promise<void> {
   await page.getByTestId("still-open").scrollIntoViewIfNeeded();
 }
 
-/** The meal is served, and the spoon of a new kind is the first of three portions. */
+/** The first of three portions was had. */
 async function untilTasted(page: Page): Promise<void> {
-  await page.clock.fastForward("40:00");
-  await page.goto(new URL("/kitchen/meal", page.url()).href);
-  // another device: it knows nobody of the table, so the tasting is begun here
+  await sortAll(page, await foundForTheKitchen(page));
   await page.goto(new URL("/kitchen/tastings", page.url()).href);
   await page.getByRole("button", { name: "Somebody new" }).click();
   const dialog = page.getByRole("dialog");

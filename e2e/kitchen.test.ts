@@ -163,7 +163,9 @@ describe("the kitchen", () => {
   });
 
   it("tastes over three days, one portion after the other, and ends with whatever is felt", async () => {
-    const { page, context } = await openAt(application, "/kitchen/tastings");
+    const { page, context } = await openAt(application, "/kitchen/table");
+    await sortAll(page, finds);
+    await page.goto(`${application.address}/kitchen/tastings`);
     await page.getByRole("button", { name: "Somebody new" }).click();
     const dialog = page.getByRole("dialog");
     await dialog.getByLabel("Name").fill("Hanne");

@@ -99,10 +99,3 @@ export type Meal = z.infer<typeof mealSchema>;
 
 /** Whether it is over, in one way or the other: nothing of it is changed then but a note. */
 export const isOver = (meal: Meal): boolean => meal.served !== undefined || meal.thrownAway !== undefined;
-
-/** A meal can be told at the latest so long after it is ready, and be planned so long ahead. */
-const HOUR_MS = 3_600_000;
-export const PLANNED_AHEAD_HOURS = 7 * 24;
-
-/** What is wrong with the time of a serving: it is still to come. @param now milliseconds */
-export const servedInFuture = (at: string, now: number): boolean => Date.parse(at) > now + HOUR_MS / 12;

@@ -49,38 +49,60 @@ export interface Recall extends Became {
  * @param decided every decision of every find that counts, the latest of each
  */
 export function recallsOf(decided: readonly DecidedFind[], all: Became): readonly Recall[] {
-  return decided.flatMap((one): Recall[] => {
-    const { find, current, endings, today } = one;
+  const known = decided.flatMap(({ find, current, endings, today }) => {
     const bodies = endings.flatMap(({ body, ending }) => {
       if (!isAmongFood(ending)) return [];
       const why = whyTakenBack(body, current, today);
       return why === undefined ? [] : [{ body, why }];
     });
-    const became = bodies.map(({ body }) => becameOf(find.id, body, all));
-    const batches = once(became.flatMap((each) => each.batches));
-    const meals = once(became.flatMap((each) => each.meals)).filter(({ content }) => content.thrownAway === undefined);
-    const tastings = once(became.flatMap((each) => each.tastings)).filter(({ content }) => content.portions.length > 0);
-    if (batches.length + meals.length + tastings.length === 0) return [];
-    const jarsLeft = batches.filter(({ content }) => leftOf(content) !== 0);
-    return [
-      {
-        find: find.id,
-        label: (current ?? find).label ?? "a find without a name",
-        bodies,
-        batches,
-        meals,
-        tastings,
-        jarsLeft,
-        persons: [
-          ...new Set([
-            ...meals.flatMap(({ content }) => content.served?.portions.map((portion) => portion.person) ?? []),
-            ...tastings.map(({ content }) => content.person),
-          ]),
-        ],
-        isAnswered: jarsLeft.every(({ content }) => content.recalls.some((answer) => answer.find === find.id)),
-      },
-    ];
+    return recallOf(find.id, (current ?? find).label, bodies, all) ?? [];
   });
+  return [
+    ...known,
+    ...lostFinds(decided, all).flatMap(({ find, bodies }) => recallOf(find, undefined, bodies, all) ?? []),
+  ];
+}
+
+/** Finds that something was made of, and of which no decision is at hand any more: put away, or never heard of. */
+function lostFinds(decided: readonly DecidedFind[], all: Became) {
+  const at = new Set(decided.map(({ find }) => find.id));
+  const made = [
+    ...all.batches.flatMap(({ content }) => content.from),
+    ...all.meals.flatMap(({ content }) => (content.served === undefined ? [] : content.items)),
+    ...all.tastings.map(({ content }) => content),
+  ].filter(({ find }) => !at.has(find));
+  return [...new Set(made.map(({ find }) => find))].map((find) => ({
+    find,
+    bodies: [...new Set(made.filter((one) => one.find === find).map(({ body }) => body))].map((body) => ({
+      body,
+      why: "unknown" as const,
+    })),
+  }));
+}
+
+function recallOf(find: string, label: string | undefined, bodies: Recall["bodies"], all: Became): Recall | undefined {
+  const became = bodies.map(({ body }) => becameOf(find, body, all));
+  const batches = once(became.flatMap((each) => each.batches));
+  const meals = once(became.flatMap((each) => each.meals)).filter(({ content }) => content.served !== undefined);
+  const tastings = once(became.flatMap((each) => each.tastings)).filter(({ content }) => content.portions.length > 0);
+  if (batches.length + meals.length + tastings.length === 0) return undefined;
+  const jarsLeft = batches.filter(({ content }) => leftOf(content) !== 0);
+  return {
+    find,
+    label: label ?? "a find without a name",
+    bodies,
+    batches,
+    meals,
+    tastings,
+    jarsLeft,
+    persons: [
+      ...new Set([
+        ...meals.flatMap(({ content }) => content.served?.portions.map((portion) => portion.person) ?? []),
+        ...tastings.map(({ content }) => content.person),
+      ]),
+    ],
+    isAnswered: jarsLeft.every(({ content }) => content.recalls.some((answer) => answer.find === find)),
+  };
 }
 
 function once<Content>(all: readonly Held<Content>[]): readonly Held<Content>[] {

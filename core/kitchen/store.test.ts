@@ -245,6 +245,9 @@ describe("a recall", () => {
       batches: [held("jar", batchOf({ recalls: [{ find: FIND, at: at(3), did: "thrown away" }] }))],
     };
     expect(recallsOf([decided([])], did)[0]?.isAnswered).to.equal(true);
+    // a find that was put away, or that this device never heard of: what came of it is named as well
+    const lost = recallsOf([], became).map((one) => [one.find, one.batches.length, one.bodies[0]?.why]);
+    expect(lost).to.deep.equal([[FIND, 2, "unknown"]]);
     const gone = { ...decided([]), current: undefined };
     expect(recallsOf([gone], became)[0]?.bodies.map(({ why }) => why)).to.deep.equal(["unknown", "unknown"]);
   });

@@ -3,6 +3,8 @@ import type { LoggedMeal } from "@jittery-cap/core";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
+import { useNavigate } from "react-router";
+import { findPath } from "../addresses.ts";
 import { useAccount } from "./account-store.ts";
 import { FromTheLog } from "./from-the-log.tsx";
 import { localInput } from "./moments.ts";
@@ -46,8 +48,32 @@ export function Eaten({ logged }: { readonly logged: readonly LoggedMeal[] }) {
         >
           Write it down
         </Button>
+        <Unknown />
         {isRefused && <p role="alert">Not written down: the time is none that a calendar has. Set it right.</p>}
       </div>
     </section>
+  );
+}
+
+/** A child or a dog ate something nobody knows: what is left of it is recorded as far as it can be, by anybody. */
+function Unknown() {
+  const navigate = useNavigate();
+  const [isFailed, setFailed] = useState(false);
+  const record = async () => {
+    try {
+      // the log may be broken: nothing else here waits for it
+      const { beginFind } = await import("../session/begin-find.ts");
+      await navigate(findPath(await beginFind("eaten by somebody, unknown")));
+    } catch {
+      setFailed(true);
+    }
+  };
+  return (
+    <>
+      <Button size="large" onClick={() => void record()}>
+        A child or a dog ate something unknown: record what is left of it
+      </Button>
+      {isFailed && <p role="alert">It cannot be recorded here now. Keep what is left of it, and take it along.</p>}
+    </>
   );
 }

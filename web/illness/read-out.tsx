@@ -2,6 +2,8 @@
 import { hospitalPaper, type LoggedMeal, messageOf } from "@jittery-cap/core";
 import Button from "@mui/material/Button";
 import { useState } from "react";
+import { Link } from "react-router";
+import { findPath } from "../addresses.ts";
 import { useNow } from "../field-tests/use-now.ts";
 import { useAccount } from "./account-store.ts";
 import { momentWords } from "./moments.ts";
@@ -10,6 +12,8 @@ export function ReadOut({ logged }: { readonly logged: readonly LoggedMeal[] }) 
   const now = useNow();
   const told = useAccount((state) => state.told);
   const text = messageOf(told, now, momentWords);
+  const named = new Set(told.flatMap((one) => (one.kind === "meal" && one.struckAt === undefined ? [one.logged] : [])));
+  const finds = logged.filter(({ id }) => named.has(id)).flatMap((meal) => meal.finds);
   const [isFailed, setFailed] = useState(false);
   const paper = async () => {
     try {
@@ -32,6 +36,17 @@ export function ReadOut({ logged }: { readonly logged: readonly LoggedMeal[] }) 
   return (
     <section aria-labelledby="read-out">
       <h2 id="read-out">To read out on the telephone</h2>
+      {finds.length > 0 && (
+        <p data-testid="ask-who-knows">
+          For somebody who knows fungi, without the answer:{" "}
+          {finds.map(({ find }, index) => (
+            <span key={find.id}>
+              {index > 0 ? ", " : ""}
+              <Link to={findPath(find.id, "decide")}>{find.label ?? "the find"}</Link>
+            </span>
+          ))}
+        </p>
+      )}
       <p className="ill-message" data-testid="message">
         {text}
       </p>

@@ -12,7 +12,9 @@ import { ChooseFrom } from "../layout/choose-from.tsx";
 import { Section } from "../layout/section.tsx";
 import { useCommonNames } from "../sheets/use-common-names.ts";
 import { make } from "./keep.ts";
+import { useMet } from "./met.ts";
 import { PersonDialog } from "./person-dialog.tsx";
+import { bodyLine } from "./pot-lines.ts";
 import { type Kitchen, localDay, nextMorning } from "./use-kitchen.ts";
 
 /** Why a person may not begin a tasting of a kind now, or undefined where they may. */
@@ -47,9 +49,17 @@ export function BeginTasting({ kitchen }: { readonly kitchen: Kitchen }) {
   const [isNew, setNew] = useState(false);
   const bodies = kitchen.carried.filter((one) => one.compartment !== "apart-from-food");
   const body = bodies.find((one) => `${one.find} ${one.body}` === chosen);
+  const met = useMet(kitchen.decisions.flatMap(({ current }) => (current?.id === body?.find ? (current ?? []) : [])));
+  // what can be ticked is asked before each portion; what is for others, the record or the table has to be there
+  const lacks =
+    body === undefined
+      ? []
+      : bodyLine(body, { kitchen, met, ticked: new Set(), besides: "", way: "pot" }).missing.filter(
+          ({ code, byTick }) => byTick !== true && code !== "tasting" && code !== "no-weight",
+        );
   const refused = body === undefined ? undefined : tastingRefused(kitchen, person, body.kinds);
   const begin = async () => {
-    if (body === undefined || refused !== undefined) return;
+    if (body === undefined || refused !== undefined || lacks.length > 0) return;
     await make("tasting", {
       person,
       kinds: [...body.kinds],
@@ -83,7 +93,7 @@ export function BeginTasting({ kitchen }: { readonly kitchen: Kitchen }) {
         </ChooseFrom>
         <Button
           variant="contained"
-          disabled={body === undefined || person === "" || refused !== undefined}
+          disabled={body === undefined || person === "" || refused !== undefined || lacks.length > 0}
           onClick={() => void begin()}
         >
           Begin
@@ -91,6 +101,11 @@ export function BeginTasting({ kitchen }: { readonly kitchen: Kitchen }) {
       </div>
       {bodies.length === 0 && <p className="soft">Nothing that is cleared lies in the basket.</p>}
       {person !== "" && refused !== undefined && <p className="stands">Not now: {refused}.</p>}
+      {lacks.map(({ code, text }) => (
+        <p key={code + text} className="stands">
+          {text}
+        </p>
+      ))}
       {isNew && <PersonDialog eater={undefined} onClose={() => setNew(false)} onKept={setPerson} />}
     </Section>
   );

@@ -32,6 +32,7 @@ interface JarLineProps {
 
 export function JarLine({ jar: { id, content }, kitchen, isRecalled, isOpen }: JarLineProps) {
   const names = useCommonNames();
+  const [fault, setFault] = useState<string>();
   const left = leftOf(content);
   const until = keepsUntil(Date.parse(content.madeAt), content.way);
   const isOver = kitchen.now.getTime() > until;
@@ -65,6 +66,11 @@ export function JarLine({ jar: { id, content }, kitchen, isRecalled, isOpen }: J
             </span>
           ))}
         </div>
+        {fault !== undefined && (
+          <div role="alert" className="stands">
+            Not taken: {fault}
+          </div>
+        )}
         {isOpen && <Story batch={content} />}
       </div>
       <div className="actions">
@@ -72,7 +78,7 @@ export function JarLine({ jar: { id, content }, kitchen, isRecalled, isOpen }: J
           <WeightField
             label={`Weight of jar ${content.code}`}
             grams={undefined}
-            onSet={(grams) => void setFields("batch", id, { gramsOut: grams })}
+            onSet={(grams) => void setFields("batch", id, { gramsOut: grams }).then(setFault)}
           />
         ) : (
           left !== 0 && <TakeOut id={id} batch={content} left={left ?? 0} isBarred={isRecalled || isOver} />

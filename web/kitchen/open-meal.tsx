@@ -2,7 +2,7 @@
 import { STOVE_PARTS } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import type { Kept } from "../documents/documents.ts";
+import { type Kept, setArchived } from "../documents/documents.ts";
 import { ChooseFrom } from "../layout/choose-from.tsx";
 import { Section } from "../layout/section.tsx";
 import { setFields } from "./keep.ts";
@@ -115,6 +115,9 @@ function When({ id, meal }: { readonly id: string; readonly meal: OpenMealProps[
           ))}
         </ChooseFrom>
       ))}
+      <Button variant="quiet" onClick={() => void setArchived("meal", id, true)}>
+        drop this plan
+      </Button>
     </div>
   );
 }

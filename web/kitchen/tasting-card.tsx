@@ -56,6 +56,9 @@ export function TastingCard({ tasting: { id, content }, kitchen }: TastingCardPr
   const stage = tastingStage(content, kitchen.now.getTime(), nextMorning);
   const person = kitchen.people.find((one) => one.id === content.person)?.name ?? "Somebody else";
   const kept = keptUntil(content);
+  const isCleared = kitchen.decisions.some(
+    ({ find, today }) => find.id === content.find && today.cleared.includes(content.body),
+  );
   return (
     <section
       className="section"
@@ -91,7 +94,10 @@ export function TastingCard({ tasting: { id, content }, kitchen }: TastingCardPr
           Felt {whenWords(Date.parse(at))}: {what}
         </p>
       ))}
-      {isUnderWay(stage) && <UnderWay id={id} tasting={content} stage={stage} />}
+      {isUnderWay(stage) && !isCleared && (
+        <p className="stands">Today's answer does not clear it any more: no further portion.</p>
+      )}
+      {isUnderWay(stage) && <UnderWay id={id} tasting={content} stage={stage} isCleared={isCleared} />}
       {isUnderWay(stage) && <TastingCalendar id={id} tasting={content} stage={stage} person={person} />}
     </section>
   );
@@ -101,9 +107,10 @@ interface UnderWayProps {
   readonly id: string;
   readonly tasting: Tasting;
   readonly stage: TastingStage;
+  readonly isCleared: boolean;
 }
 
-function UnderWay({ id, tasting, stage }: UnderWayProps) {
+function UnderWay({ id, tasting, stage, isCleared }: UnderWayProps) {
   const [ready, setReady] = useState<readonly Ready[]>([]);
   const [felt, setFelt] = useState("");
   const [where, setWhere] = useState("");
@@ -111,7 +118,7 @@ function UnderWay({ id, tasting, stage }: UnderWayProps) {
   const now = () => new Date().toISOString();
   const have = async () => {
     const step = TASTING_STEPS[tasting.portions.length];
-    if (step === undefined || refused !== undefined) return;
+    if (step === undefined || refused !== undefined || !isCleared) return;
     await setFields("tasting", id, { portions: [...tasting.portions, { at: now(), grams: step.grams }] });
     setReady([]);
   };
@@ -132,7 +139,7 @@ function UnderWay({ id, tasting, stage }: UnderWayProps) {
           </Button>
         </div>
       )}
-      {stage.kind === "next" && (
+      {stage.kind === "next" && isCleared && (
         <fieldset className="smell">
           <legend className="unseen">Before this portion</legend>
           {READY.map((one) => (

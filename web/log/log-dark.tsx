@@ -3,6 +3,7 @@ import { type Find, laidPrints } from "@jittery-cap/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { Link } from "react-router";
 import { findPath } from "../addresses.ts";
+import { usePreferences } from "../device/preferences.ts";
 import { FRESH_MS, openFinds } from "../field-tests/open-finds.ts";
 import { stageWords } from "../field-tests/print-words.ts";
 import { useNow } from "../field-tests/use-now.ts";
@@ -43,6 +44,7 @@ export function LogDark({ isKnown }: { readonly isKnown: boolean }) {
   const now = useNow();
   // the lines of the log come first: this looks through hundreds
   const finds = useLiveQuery(() => (isKnown ? openFinds() : undefined), [isKnown]);
+  const hasNumbers = usePreferences((state) => state.emergency !== "");
   const open = finds === undefined || !isKnown ? undefined : openToday(finds, now);
   return (
     <div className="dark-page scroll log-dark">
@@ -59,6 +61,13 @@ export function LogDark({ isKnown }: { readonly isKnown: boolean }) {
           </li>
         ))}
       </ul>
+      {!hasNumbers && (
+        <p>
+          <Link to="/ill" className="log-numbers">
+            Whom to call when somebody is ill: no number is entered on this device yet
+          </Link>
+        </p>
+      )}
       {open !== undefined && open.length > NAMED && <p className="soft">{open.length - NAMED} more.</p>}
       <p className="soft above-3 log-dark-only-desk">
         This counts how many separate mistakes away each danger is. It never says that anything may be eaten. Show what
