@@ -79,33 +79,35 @@ const PICTURES: readonly Picture[] = [
   { name: "compare-desk", size: DESK, path: () => "/sheets/kuehneromyces-mutabilis/beside/galerina-marginata" },
 ];
 
-const KITCHEN_FINDS = [
-  ["white ones in an arc", "pasture ring"],
-  ["chanterelles", "bog chanterelles"],
-] as const;
-let kitchenFinds: readonly KitchenFind[] | undefined;
+const KITCHEN_MODELS = ["white ones in an arc", "chanterelles"] as const;
+const ON_THE_TABLE = ["pasture ring", "bog chanterelles"] as const;
+const TO_TASTE = ["barn ring", "dyke chanterelles"] as const;
+const FOR_JARS = ["shore ring", "slope chanterelles"] as const;
+const madeFinds = new Map<string, readonly KitchenFind[]>();
 
-/** The finds that are cooked in the pictures, made once. */
-async function foundForTheKitchen(page: Page): Promise<readonly KitchenFind[]> {
+/** Finds that are cooked in the pictures, each set made once: what is in one meal is in no other. */
+async function foundForTheKitchen(page: Page, names: readonly [string, string]): Promise<readonly KitchenFind[]> {
   const { origin } = new URL(page.url());
+  const known = madeFinds.get(names[0]);
+  if (known !== undefined) return known;
   const finds: KitchenFind[] = [];
-  for (const [model, name] of kitchenFinds === undefined ? KITCHEN_FINDS : [])
-    finds.push(await kitchenFind(page.request, origin, model, name));
-  kitchenFinds ??= finds;
+  for (const [index, model] of KITCHEN_MODELS.entries())
+    finds.push(await kitchenFind(page.request, origin, model, names[index] ?? model));
+  madeFinds.set(names[0], finds);
   await page.reload();
-  return kitchenFinds;
+  return finds;
 }
 
 /** Half of what lies on the table was looked at. */
 async function lookAtTheTable(page: Page): Promise<void> {
-  const [first] = await foundForTheKitchen(page);
+  const [first] = await foundForTheKitchen(page, ON_THE_TABLE);
   await page.locator("[data-table]").first().waitFor();
   if (first !== undefined) await sortAll(page, [first]);
 }
 
 /** A meal on the stove, with who eats. */
 async function cookAMeal(page: Page): Promise<void> {
-  const finds = await foundForTheKitchen(page);
+  const finds = await foundForTheKitchen(page, ON_THE_TABLE);
   await sortAll(page, finds);
   await page.getByRole("link", { name: "To the meal" }).click();
   await page.getByRole("button", { name: "Plan a meal" }).click();
@@ -131,17 +133,19 @@ async function cookAMeal(page: Page): Promise<void> {
 
 /** The first of three portions was had. */
 async function untilTasted(page: Page): Promise<void> {
-  await sortAll(page, await foundForTheKitchen(page));
+  const finds = await foundForTheKitchen(page, TO_TASTE);
+  await sortAll(page, finds);
   await page.goto(new URL("/kitchen/tastings", page.url()).href);
   await page.getByRole("button", { name: "Somebody new" }).click();
   const dialog = page.getByRole("dialog");
   await dialog.getByLabel("Name").fill("Jorun");
   await dialog.getByRole("button", { name: "Keep" }).click();
   await dialog.waitFor({ state: "detached" });
-  await page.getByLabel("Which body").selectOption({ index: 1 });
+  await page.getByLabel("Which body").selectOption(`${finds[1]?.id} A`);
   await page.getByRole("button", { name: "Begin", exact: true }).click();
   await page.getByLabel("Where the raw one is kept").fill("cellar, blue box");
   await page.getByRole("button", { name: "Kept back" }).click();
+  await page.getByRole("button", { name: /^Had a tablespoon/ }).waitFor();
   for (const one of await page.getByRole("checkbox").all()) await one.check();
   await page.getByRole("button", { name: /^Had a tablespoon/ }).click();
   await page.locator('[data-stage="wait"]').waitFor();
@@ -168,7 +172,7 @@ async function writeThePaper(page: Page): Promise<Uint8Array> {
 
 /** A jar of chanterelles, weighed, and then called back by a later look. */
 async function callBackAJar(page: Page): Promise<void> {
-  const [, bog] = await foundForTheKitchen(page);
+  const [, bog] = await foundForTheKitchen(page, FOR_JARS);
   if (bog === undefined) throw new Error("there is no second find");
   await sortAll(page, [bog]);
   await page.goto(new URL("/kitchen/store", page.url()).href);

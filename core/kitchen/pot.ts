@@ -68,7 +68,7 @@ export function missingForPot(
       carried.takenBack === undefined ? "not named yet: it lies apart from food" : TAKEN_BACK_WORDS[carried.takenBack],
     );
   if (elsewhere !== undefined)
-    say("elsewhere", elsewhere === "meal" ? "it was cooked in another meal" : "it is in a jar");
+    say("elsewhere", elsewhere === "meal" ? "it is in another meal" : "it is in a jar");
   if (carried.ending === "first-tasting") say("tasting", "it was kept for a first tasting");
   if (sorted?.as === "stranger") say("stranger", "at the table it looked like another: back to its own find");
   else if (sorted === undefined || !(Date.parse(sorted.at) >= Date.parse(carried.decidedAt)))

@@ -31,7 +31,7 @@ function RecallNote({ recall, kitchen }: { readonly recall: Recall; readonly kit
       });
   };
   return (
-    <Alert severity="error" role="alert" data-recall={recall.find} className="below-2">
+    <Alert severity="error" role="alert" data-recall={recall.find} className="recall">
       <AlertTitle className="strong">{recallWords(recall)}</AlertTitle>
       <div>
         <Link component={RouterLink} to={findPath(recall.find, "decide")}>

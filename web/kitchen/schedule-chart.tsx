@@ -42,25 +42,25 @@ export function ScheduleChart({ cooking, stove, now }: ScheduleChartProps) {
   for (let at = Math.ceil(beginsAt / step) * step; at < readyAt - step / 3; at += step) hours.push(at);
   const at = now.getTime();
   return (
-    <div className="chart" data-testid="schedule">
-      <div className="chart-hours" aria-hidden="true">
+    <div className="schedule" data-testid="schedule">
+      <div className="schedule-hours" aria-hidden="true">
         {hours.map((hour) => (
           <span key={hour} style={{ left: place(hour) }}>
             {timeWords(hour)}
           </span>
         ))}
-        <span className="chart-end" style={{ left: place(readyAt) }} />
-        {at > beginsAt && at < readyAt && <span className="chart-now" style={{ left: place(at) }} />}
+        <span className="schedule-end" style={{ left: place(readyAt) }} />
+        {at > beginsAt && at < readyAt && <span className="schedule-now" style={{ left: place(at) }} />}
       </div>
       <ol className="lines" aria-label="The schedule">
         {lanesOf(tasks, stove.rings).map(({ name, tasks: own }) => (
-          <li key={name} className="chart-lane">
+          <li key={name} className="schedule-lane">
             <b>{name}</b>
             <div>
               {own.map(({ task, from, to }) => (
                 <div
                   key={task.id}
-                  className="chart-bar"
+                  className="schedule-bar"
                   data-task={task.id}
                   data-state={at >= to ? "over" : at >= from ? "now" : "to-come"}
                   style={{ left: place(from), width: `calc(${((to - from) / span) * 100}% - 2px)` }}
