@@ -5,7 +5,7 @@ import { fileURLToPath } from "node:url";
 import { PDFParse } from "pdf-parse";
 import { type Browser, chromium, type Page } from "playwright-core";
 import { seasonFinds } from "../demo/season.ts";
-import { type KitchenFind, kitchenFind, sit, sortAll, tickAll } from "../e2e/kitchen-finds.ts";
+import { type KitchenFind, kitchenFind, sit, sortAll, tellOf, tickAll } from "../e2e/kitchen-finds.ts";
 
 const FOLDER = process.env.PICTURES ?? fileURLToPath(new URL("../docs/screenshots", import.meta.url));
 const DATA_FOLDER = ".data/pictures";
@@ -136,11 +136,7 @@ async function untilTasted(page: Page): Promise<void> {
   const finds = await foundForTheKitchen(page, TO_TASTE);
   await sortAll(page, finds);
   await page.goto(new URL("/kitchen/tastings", page.url()).href);
-  await page.getByRole("button", { name: "Somebody new" }).click();
-  const dialog = page.getByRole("dialog");
-  await dialog.getByLabel("Name").fill("Jorun");
-  await dialog.getByRole("button", { name: "Keep" }).click();
-  await dialog.waitFor({ state: "detached" });
+  await tellOf(page, "Jorun");
   await page.getByLabel("Which body").selectOption(`${finds[1]?.id} A`);
   await page.getByRole("button", { name: "Begin", exact: true }).click();
   await page.getByLabel("Where the raw one is kept").fill("cellar, blue box");

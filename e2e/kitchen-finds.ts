@@ -97,8 +97,8 @@ export async function tickAll(page: Page): Promise<void> {
   }
 }
 
-/** Somebody new sits down at the table of a meal, or of the tastings. */
-export async function sit(
+/** Tells of somebody new. */
+export async function tellOf(
   page: Page,
   name: string,
   more: { readonly age?: string; readonly matter?: string } = {},
@@ -113,5 +113,10 @@ export async function sit(
   }
   await dialog.getByRole("button", { name: "Keep" }).click();
   await dialog.waitFor({ state: "detached" });
+}
+
+/** Somebody new sits down at the table of a meal. */
+export async function sit(page: Page, name: string, more?: Parameters<typeof tellOf>[2]): Promise<void> {
+  await tellOf(page, name, more);
   await page.locator(`[data-seat="${name}"]`).waitFor();
 }

@@ -4,7 +4,7 @@ import { expect } from "chai";
 import type { Page } from "playwright-core";
 import { uuidv7 } from "uuidv7";
 import { type Application, DESK, startApplication } from "./application.ts";
-import { type KitchenFind, kitchenFind, sit, sortAll, tickAll } from "./kitchen-finds.ts";
+import { type KitchenFind, kitchenFind, sit, sortAll, tellOf, tickAll } from "./kitchen-finds.ts";
 
 /** The afternoon of the day on which all of it was found. */
 const AFTERNOON = new Date("2026-09-27T15:00:00+02:00");
@@ -166,11 +166,7 @@ describe("the kitchen", () => {
     const { page, context } = await openAt(application, "/kitchen/table");
     await sortAll(page, finds);
     await page.goto(`${application.address}/kitchen/tastings`);
-    await page.getByRole("button", { name: "Somebody new" }).click();
-    const dialog = page.getByRole("dialog");
-    await dialog.getByLabel("Name").fill("Hanne");
-    await dialog.getByRole("button", { name: "Keep" }).click();
-    await dialog.waitFor({ state: "detached" });
+    await tellOf(page, "Hanne");
     const [, bog] = finds;
     await page.getByLabel("Which body").selectOption(`${bog?.id} A`);
     await page.getByRole("button", { name: "Begin", exact: true }).click();

@@ -1,11 +1,11 @@
 /** Who sits there: what each may have and why not, what has to be told of each, and new people. */
-import { type Eater, type KindInPot, kindKey, type Seat, type Share } from "@jittery-cap/core/kitchen";
+import type { Eater, KindInPot, Seat, Share } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Kept } from "../documents/documents.ts";
-import { ChooseFrom } from "../layout/choose-from.tsx";
-import { keepPerson } from "./household.ts";
 import { setFields } from "./keep.ts";
+import { LastAlcohol } from "./last-alcohol.tsx";
+import { OneShare } from "./one-share.tsx";
 import { PersonDialog } from "./person-dialog.tsx";
 import type { Kitchen } from "./use-kitchen.ts";
 
@@ -44,7 +44,7 @@ export function AtTheTable({ meal, kitchen, pot, shares, servedAt }: AtTheTableP
             </div>
             <div className="seat-actions">
               {asksAlcohol && (
-                <Alcohol
+                <LastAlcohol
                   seat={seat}
                   servedAt={servedAt}
                   onTell={(told) => set(seats.map((one) => (one.person === seat.person ? told : one)))}
@@ -87,108 +87,5 @@ export function AtTheTable({ meal, kitchen, pot, shares, servedAt }: AtTheTableP
         />
       )}
     </section>
-  );
-}
-
-function OneShare({
-  share,
-  pot,
-  eater,
-}: {
-  readonly share: Share;
-  readonly pot: readonly KindInPot[];
-  readonly eater: Eater;
-}) {
-  const handling = pot.find((one) => kindKey(one.handling.kinds) === share.kind)?.handling;
-  const name = handling?.name ?? share.kind;
-  const isNew = share.refusals.length === 1 && share.refusals[0] === "new-kind";
-  const canTell = share.refusals.some((one) => one === "new-kind" || one === "second-new-kind");
-  const hadIt = (trouble: boolean) =>
-    keepPerson({
-      ...eater,
-      had: [
-        ...(eater.had ?? []).filter(({ kind }) => handling?.kinds.includes(kind) !== true),
-        ...(handling?.kinds ?? []).map((kind) => ({ kind, trouble })),
-      ],
-    });
-  return (
-    <div data-share={share.kind} data-most={share.most}>
-      <div className={share.most === 0 ? "stands" : undefined}>
-        {name}: {share.most === 0 ? "none" : isNew ? "a tablespoon and no more" : `up to ${share.most} g`}
-      </div>
-      {share.why !== undefined && <div className="soft small">{share.why}</div>}
-      {canTell && (
-        <div className="actions">
-          <Button
-            variant="quiet"
-            onClick={() => void hadIt(false)}
-            aria-label={`${eater.name} has had ${name} before, without trouble`}
-          >
-            has had it, no trouble
-          </Button>
-          <Button
-            variant="quiet"
-            onClick={() => void hadIt(true)}
-            aria-label={`${eater.name} had trouble with ${name}`}
-          >
-            had trouble
-          </Button>
-        </div>
-      )}
-    </div>
-  );
-}
-
-const HOUR_MS = 3_600_000;
-/** What can be told of the last drink, in hours before the meal. */
-const DRANK = [
-  ["today", 0],
-  ["yesterday", 24],
-  ["two days ago", 48],
-  ["three days ago", 72],
-  ["four or five days ago", 96],
-] as const;
-
-function Alcohol({
-  seat,
-  servedAt,
-  onTell,
-}: {
-  readonly seat: Seat;
-  readonly servedAt: number;
-  readonly onTell: (seat: Seat) => void;
-}) {
-  const { lastAlcoholAt: _last, ...rest } = seat;
-  const hours =
-    typeof seat.lastAlcoholAt === "string" ? (servedAt - Date.parse(seat.lastAlcoholAt)) / HOUR_MS : undefined;
-  const value =
-    seat.lastAlcoholAt === null
-      ? "none"
-      : hours === undefined
-        ? ""
-        : String([...DRANK].reverse().find(([, from]) => hours >= from)?.[1] ?? 0);
-  return (
-    <ChooseFrom
-      label="Last alcohol"
-      value={value}
-      onChange={(told) =>
-        onTell(
-          told === ""
-            ? rest
-            : {
-                ...rest,
-                lastAlcoholAt: told === "none" ? null : new Date(servedAt - Number(told) * HOUR_MS).toISOString(),
-              },
-        )
-      }
-    >
-      <option value="">last alcohol: not told</option>
-      {DRANK.map(([words, from]) => (
-        <option key={from} value={from}>
-          {words}
-        </option>
-      ))}
-      <option value="none">none for a week, and none for five days after</option>
-    </ChooseFrom>
   );
 }

@@ -6,8 +6,9 @@ import Link from "@mui/material/Link";
 import { Link as RouterLink } from "react-router";
 import { findPath } from "../addresses.ts";
 import type { Kept } from "../documents/documents.ts";
+import { DryStretchLine } from "./dry-stretch.tsx";
 import { setFields } from "./keep.ts";
-import { type Cooking, stillOpen, timeWords } from "./meal-plan.ts";
+import { type Cooking, stillOpen } from "./meal-plan.ts";
 import { itemKey, type PotLine } from "./pot-lines.ts";
 import type { Kitchen } from "./use-kitchen.ts";
 
@@ -81,7 +82,7 @@ export function BeforeEating(props: BeforeEatingProps) {
         pot.map(({ handling }) => handling),
         cooking.readyAt,
       ).map((stretch) => (
-        <Dry key={stretch.kind} {...stretch} servedAt={cooking.readyAt} />
+        <DryStretchLine key={stretch.kind} {...stretch} servedAt={cooking.readyAt} />
       ))}
     </section>
   );
@@ -124,33 +125,5 @@ function Condition({ line: { code, finds }, meal }: { readonly line: Line; reado
         </Button>
       )}
     </li>
-  );
-}
-
-const DAY = { weekday: "short", day: "numeric", month: "short" } as const;
-
-/** From when to when nobody at the table drinks, as a line with the meal on it. */
-function Dry({
-  name,
-  from,
-  to,
-  servedAt,
-}: {
-  readonly name: string;
-  readonly from: number;
-  readonly to: number;
-  readonly servedAt: number;
-}) {
-  const words = (moment: number) => `${new Date(moment).toLocaleDateString([], DAY)}, ${timeWords(moment)}`;
-  return (
-    <div className="above-2" data-testid="dry">
-      <p className="strong">
-        No alcohol with the {name}, for everybody at the table: {words(from)} to {words(to)}.
-      </p>
-      <div className="dry-line" aria-hidden="true">
-        <i style={{ left: 0, right: 0 }} />
-        <em style={{ left: `${((servedAt - from) / (to - from)) * 100}%` }} />
-      </div>
-    </div>
   );
 }

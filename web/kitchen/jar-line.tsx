@@ -1,14 +1,5 @@
 /** A jar: its code, what it is and of which finds, what is left and until when, and the ways out of the store. */
-import {
-  type Batch,
-  keepsUntil,
-  leftOf,
-  TAKING_WORDS,
-  TAKINGS,
-  type Taking,
-  WAY_FACTS,
-} from "@jittery-cap/core/kitchen";
-import Button from "@mui/material/Button";
+import { type Batch, keepsUntil, leftOf, TAKING_WORDS, WAY_FACTS } from "@jittery-cap/core/kitchen";
 import Link from "@mui/material/Link";
 import { useState } from "react";
 import { Link as RouterLink } from "react-router";
@@ -17,6 +8,7 @@ import { WeightField } from "../basket/weight-field.tsx";
 import type { Kept } from "../documents/documents.ts";
 import { useCommonNames } from "../sheets/use-common-names.ts";
 import { setFields } from "./keep.ts";
+import { TakeOut } from "./take-out.tsx";
 import type { Kitchen } from "./use-kitchen.ts";
 
 const DAY = { day: "numeric", month: "short", year: "numeric" } as const;
@@ -121,40 +113,5 @@ function Story({ batch }: { readonly batch: Batch }) {
         </li>
       ))}
     </ul>
-  );
-}
-
-interface TakeOutProps {
-  readonly id: string;
-  readonly batch: Batch;
-  readonly left: number;
-  /** Called back or past its time: it is thrown away, or not touched. */
-  readonly isBarred: boolean;
-}
-
-function TakeOut({ id, batch, left, isBarred }: TakeOutProps) {
-  const [isOpen, setOpen] = useState(false);
-  const [grams, setGrams] = useState(left);
-  if (!isOpen)
-    return (
-      <Button onClick={() => setOpen(true)} aria-label={`Take out of jar ${batch.code}`}>
-        Take out
-      </Button>
-    );
-  const take = (how: Taking) => {
-    setOpen(false);
-    void setFields("batch", id, {
-      took: [...batch.took, { at: new Date().toISOString(), grams: Math.min(grams, left), how }],
-    });
-  };
-  return (
-    <>
-      <WeightField label={`Out of jar ${batch.code}`} grams={grams} onSet={setGrams} />
-      {TAKINGS.filter((how) => !isBarred || how === "thrown-away").map((how) => (
-        <Button key={how} onClick={() => take(how)}>
-          {TAKING_WORDS[how]}
-        </Button>
-      ))}
-    </>
   );
 }

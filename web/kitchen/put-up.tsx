@@ -1,28 +1,17 @@
 /** Puts bodies up for later: those that lack nothing, in a way that their kinds allow, under a code of its own. */
-import { CONDITION_WORDS } from "@jittery-cap/core";
-import {
-  dryingFactor,
-  kindKey,
-  type Missing,
-  newCode,
-  notPutUpAs,
-  WAY_FACTS,
-  WAYS,
-  type Way,
-} from "@jittery-cap/core/kitchen";
+import { kindKey, newCode, notPutUpAs, WAY_FACTS, WAYS, type Way } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
-import Checkbox from "@mui/material/Checkbox";
-import FormControlLabel from "@mui/material/FormControlLabel";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { keepTouch, touchNow } from "../documents/documents.ts";
 import { Section } from "../layout/section.tsx";
-import { BodyPicture } from "./body-picture.tsx";
+import { ExpectedDry } from "./expected-dry.tsx";
 import { make } from "./keep.ts";
 import { useMet } from "./met.ts";
-import { bodyLine, type PotLine } from "./pot-lines.ts";
+import { bodyLine } from "./pot-lines.ts";
+import { PutUpLine } from "./put-up-line.tsx";
 import type { Kitchen } from "./use-kitchen.ts";
 
 /** What of a chance a code is made. */
@@ -110,71 +99,10 @@ export function PutUp({ kitchen }: { readonly kitchen: Kitchen }) {
           Not {WAY_FACTS[way].name.toLowerCase()}: {barred[0]}.
         </p>
       )}
-      {(way === "dried" || way === "powder") && going.length > 0 && <Expected going={going} kitchen={kitchen} />}
+      {(way === "dried" || way === "powder") && going.length > 0 && <ExpectedDry going={going} kitchen={kitchen} />}
       <Button variant="contained" size="large" disabled={!canPut} onClick={() => void put()}>
         Put up
       </Button>
     </Section>
-  );
-}
-
-interface PutUpLineProps {
-  readonly line: PotLine;
-  readonly isChosen: boolean;
-  readonly onChoose: (isChosen: boolean) => void;
-  readonly onTick: (condition: string) => void;
-}
-
-function PutUpLine({ line, isChosen, onChoose, onTick }: PutUpLineProps) {
-  return (
-    <li className="line pot-line" data-put-up={line.key}>
-      <BodyPicture decision={line.decision} body={line.item?.body ?? line.key.split(" ")[1] ?? ""} />
-      <FormControlLabel
-        className="grow"
-        label={<b>{line.name}</b>}
-        control={<Checkbox checked={isChosen} onChange={(event) => onChoose(event.target.checked)} />}
-      />
-      {isChosen && (
-        <div className="stack">
-          {line.missing.map((one) => (
-            <MissingLine key={one.code + one.text} missing={one} onTick={onTick} />
-          ))}
-        </div>
-      )}
-    </li>
-  );
-}
-
-function MissingLine({
-  missing: { text, condition, byTick },
-  onTick,
-}: {
-  readonly missing: Missing;
-  readonly onTick: (condition: string) => void;
-}) {
-  return (
-    <div className="stands small">
-      {condition === undefined ? text : CONDITION_WORDS[condition]}{" "}
-      {condition !== undefined && byTick === true && <Button onClick={() => onTick(condition)}>tick</Button>}
-    </div>
-  );
-}
-
-/** What is to be expected of it, by own weights of the same kind and the rule of ten to one. */
-function Expected({ going, kitchen }: { readonly going: readonly PotLine[]; readonly kitchen: Kitchen }) {
-  const kind = kindKey(going[0]?.handling?.kinds ?? []);
-  const own = kitchen.batches.flatMap(({ content: { kinds, way, gramsIn, gramsOut } }) =>
-    kindKey(kinds) === kind && (way === "dried" || way === "powder") && gramsOut !== undefined
-      ? [{ gramsIn, gramsOut }]
-      : [],
-  );
-  const { ratio, low, high, weighings } = dryingFactor(own);
-  const grams = going.reduce((sum, { item }) => sum + (item?.grams ?? 0), 0);
-  return (
-    <p data-testid="expected">
-      {Math.round(grams)} g fresh, about <b>{Math.round(grams / ratio)} g</b> dry ({Math.round(grams / high)} to{" "}
-      {Math.round(grams / low)}, nine times of ten; by the rule of ten to one
-      {weighings === 0 ? "" : ` and ${weighings} of your own weighings`}).
-    </p>
   );
 }

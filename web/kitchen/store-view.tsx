@@ -1,15 +1,13 @@
 /** Store: the jars with what is left and until when; what a recall touches is dark. What lies on the table is put up here. */
-import { calendarOf } from "@jittery-cap/core";
-import { kitchenJson, leftOf, readCode, storeCsv, storeEvents } from "@jittery-cap/core/kitchen";
+import { leftOf, readCode } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
-import { saveFile } from "../exchange/save-file.ts";
-import { useCommonNames } from "../sheets/use-common-names.ts";
 import { JarLine } from "./jar-line.tsx";
 import { KitchenFrame } from "./kitchen-frame.tsx";
 import { PutUp } from "./put-up.tsx";
+import { StoreFiles } from "./store-files.tsx";
 import { type Kitchen, recallsIn, useKitchen } from "./use-kitchen.ts";
 
 export function StoreView() {
@@ -83,51 +81,6 @@ function FindJar() {
         Find it
       </Button>
     </form>
-  );
-}
-
-function StoreFiles({ kitchen }: { readonly kitchen: Kitchen }) {
-  const names = useCommonNames();
-  const full = kitchen.batches.filter(({ content }) => leftOf(content) !== 0);
-  const nameOf = (kind: string) => names.get(kind) ?? kind;
-  const labelOf = (find: string) => kitchen.decisions.find((one) => one.find.id === find)?.find.label ?? find;
-  const labels = async () => {
-    const { labelsPdf } = await import("./labels-pdf.ts");
-    saveFile(await labelsPdf(full, nameOf, labelOf, window.location.origin), "labels.pdf", "application/pdf");
-  };
-  return (
-    <div className="actions above-3">
-      <Button onClick={() => void labels()}>Labels for a sheet of paper</Button>
-      <Button onClick={() => saveFile(storeCsv(kitchen.batches, nameOf, labelOf), "store.csv", "text/csv")}>
-        Store as a table
-      </Button>
-      <Button
-        onClick={() =>
-          saveFile(
-            kitchenJson({ meals: kitchen.meals, batches: kitchen.batches, tastings: kitchen.tastings }),
-            "kitchen.json",
-            "application/json",
-          )
-        }
-      >
-        All of the kitchen as a file
-      </Button>
-      <Button
-        onClick={() =>
-          saveFile(
-            calendarOf(
-              "Store",
-              storeEvents(kitchen.batches, (moment) => new Date(moment)),
-              new Date(),
-            ),
-            "store.ics",
-            "text/calendar",
-          )
-        }
-      >
-        Dates as a calendar
-      </Button>
-    </div>
   );
 }
 

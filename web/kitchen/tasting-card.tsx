@@ -3,24 +3,14 @@ import {
   isUnderWay,
   keptUntil,
   kindKey,
-  portionRefused,
-  READY,
-  READY_WORDS,
-  type Ready,
   TASTING_STEPS,
-  type Tasting,
   type TastingStage,
   tastingStage,
 } from "@jittery-cap/core/kitchen";
-import Button from "@mui/material/Button";
-import Checkbox from "@mui/material/Checkbox";
-import FormControlLabel from "@mui/material/FormControlLabel";
-import TextField from "@mui/material/TextField";
-import { useState } from "react";
 import type { Kept } from "../documents/documents.ts";
 import { useCommonNames } from "../sheets/use-common-names.ts";
-import { setFields } from "./keep.ts";
 import { TastingCalendar } from "./tasting-calendar.tsx";
+import { TastingUnderWay } from "./tasting-under-way.tsx";
 import { type Kitchen, nextMorning } from "./use-kitchen.ts";
 
 const WHEN = { weekday: "short", day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" } as const;
@@ -97,83 +87,8 @@ export function TastingCard({ tasting: { id, content }, kitchen }: TastingCardPr
       {isUnderWay(stage) && !isCleared && (
         <p className="stands">Today's answer does not clear it any more: no further portion.</p>
       )}
-      {isUnderWay(stage) && <UnderWay id={id} tasting={content} stage={stage} isCleared={isCleared} />}
+      {isUnderWay(stage) && <TastingUnderWay id={id} tasting={content} stage={stage} isCleared={isCleared} />}
       {isUnderWay(stage) && <TastingCalendar id={id} tasting={content} stage={stage} person={person} />}
     </section>
-  );
-}
-
-interface UnderWayProps {
-  readonly id: string;
-  readonly tasting: Tasting;
-  readonly stage: TastingStage;
-  readonly isCleared: boolean;
-}
-
-function UnderWay({ id, tasting, stage, isCleared }: UnderWayProps) {
-  const [ready, setReady] = useState<readonly Ready[]>([]);
-  const [felt, setFelt] = useState("");
-  const [where, setWhere] = useState("");
-  const refused = portionRefused(stage, ready);
-  const now = () => new Date().toISOString();
-  const have = async () => {
-    const step = TASTING_STEPS[tasting.portions.length];
-    if (step === undefined || refused !== undefined || !isCleared) return;
-    await setFields("tasting", id, { portions: [...tasting.portions, { at: now(), grams: step.grams }] });
-    setReady([]);
-  };
-  return (
-    <>
-      {stage.kind === "keep-raw" && (
-        <div className="actions">
-          <TextField
-            label="Where the raw one is kept"
-            value={where}
-            onChange={(event) => setWhere(event.target.value)}
-          />
-          <Button
-            disabled={where.trim() === ""}
-            onClick={() => void setFields("tasting", id, { raw: { where: where.trim(), at: now() } })}
-          >
-            Kept back
-          </Button>
-        </div>
-      )}
-      {stage.kind === "next" && isCleared && (
-        <fieldset className="smell">
-          <legend className="unseen">Before this portion</legend>
-          {READY.map((one) => (
-            <FormControlLabel
-              key={one}
-              label={READY_WORDS[one]}
-              className="block-text"
-              control={
-                <Checkbox
-                  checked={ready.includes(one)}
-                  onChange={(event) =>
-                    setReady(event.target.checked ? [...ready, one] : ready.filter((other) => other !== one))
-                  }
-                />
-              }
-            />
-          ))}
-          <Button variant="contained" size="large" disabled={refused !== undefined} onClick={() => void have()}>
-            Had {TASTING_STEPS[stage.step]?.name} now
-          </Button>
-        </fieldset>
-      )}
-      <div className="actions above">
-        <TextField label="Felt anything" value={felt} onChange={(event) => setFelt(event.target.value)} />
-        <Button
-          disabled={felt.trim() === ""}
-          onClick={() => void setFields("tasting", id, { felt: [...tasting.felt, { at: now(), what: felt.trim() }] })}
-        >
-          Write it down: this ends it
-        </Button>
-        <Button variant="quiet" onClick={() => void setFields("tasting", id, { givenUpAt: now() })}>
-          give it up
-        </Button>
-      </div>
-    </>
   );
 }
