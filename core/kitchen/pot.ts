@@ -67,8 +67,7 @@ export function missingForPot(
       "apart",
       carried.takenBack === undefined ? "not named yet: it lies apart from food" : TAKEN_BACK_WORDS[carried.takenBack],
     );
-  if (elsewhere !== undefined)
-    say("elsewhere", elsewhere === "meal" ? "it is in another meal" : "it is in a jar");
+  if (elsewhere !== undefined) say("elsewhere", elsewhere === "meal" ? "it is in another meal" : "it is in a jar");
   if (carried.ending === "first-tasting") say("tasting", "it was kept for a first tasting");
   if (sorted?.as === "stranger") say("stranger", "at the table it looked like another: back to its own find");
   else if (sorted === undefined || !(Date.parse(sorted.at) >= Date.parse(carried.decidedAt)))
@@ -79,7 +78,7 @@ export function missingForPot(
       say("too-tough", handling.infusionOnly ? "too tough for the pan: for infusions only" : "it is not for infusions");
     if (picked === undefined) say("picked-untold", "nobody told when it was picked");
     else if (now > freshUntil(picked, handling.coldDays))
-      say("too-old", `its days in the cold are over: ${daysWords(handling.coldDays)} from picking`);
+      say("too-old", `its days in the cold are over by then: ${daysWords(handling.coldDays)} from picking`);
   }
   if (carried.weightG === undefined) say("no-weight", "not weighed");
   if (carried.toComeOff.length > 0) say("trim", `still to come off: ${carried.toComeOff.join(" and ")}`);

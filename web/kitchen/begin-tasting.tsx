@@ -54,9 +54,14 @@ export function BeginTasting({ kitchen }: { readonly kitchen: Kitchen }) {
   const lacks =
     body === undefined
       ? []
-      : bodyLine(body, { kitchen, met, ticked: new Set(), besides: "", way: "pot" }).missing.filter(
-          ({ code, byTick }) => byTick !== true && code !== "tasting" && code !== "no-weight",
-        );
+      : bodyLine(body, {
+          kitchen,
+          met,
+          ticked: new Set(),
+          besides: "",
+          way: "pot",
+          at: kitchen.now.getTime(),
+        }).missing.filter(({ code, byTick }) => byTick !== true && code !== "tasting" && code !== "no-weight");
   const refused = body === undefined ? undefined : tastingRefused(kitchen, person, body.kinds);
   const begin = async () => {
     if (body === undefined || refused !== undefined || lacks.length > 0) return;

@@ -130,7 +130,9 @@ describe("a meal worked out", () => {
 describe("jars and bodies for the pot", () => {
   it("of a jar lack nothing while what it was made of is cleared, something is left and its time is not over", () => {
     const codes = (one: ReturnType<typeof jar>, more: Partial<Kitchen> = {}) =>
-      jarLine(one, kitchen({ decisions: decided(["A"]), ...more })).missing.map(({ code }) => code);
+      jarLine(one, kitchen({ decisions: decided(["A"]), ...more }), (more.now ?? AT).getTime()).missing.map(
+        ({ code }) => code,
+      );
     expect(codes(jar())).to.deep.equal([]);
     expect(codes(jar(), { decisions: decided([]) })).to.deep.equal(["apart"]);
     expect(codes(jar(), { decisions: [] })).to.deep.equal(["apart"]);
@@ -148,6 +150,17 @@ describe("jars and bodies for the pot", () => {
     expect(kindsInPot(odd, lines, state)).to.deep.equal([]);
     const called = { ...state, decisions: decided([]) };
     expect(kindsInPot(cooked, potLines(kept("m", cooked), called, new Map()), called)).to.deep.equal([]);
+  });
+
+  it("have to keep until the meal: one that is planned for next month is cooked of nothing fresh", () => {
+    const one = jar({ way: "frozen" });
+    const state = kitchen({ decisions: decided(["A"]), batches: [one] });
+    const lacks = (at: string) =>
+      potLines(kept("m", meal({ at })), state, new Map())[0]?.missing.map(({ code }) => code);
+    expect(lacks(AT.toISOString())).to.deep.equal([]);
+    expect(lacks("2027-09-27T19:00:00+02:00")).to.deep.equal(["too-old"]);
+    // a meal that was to be yesterday is eaten now at the earliest
+    expect(lacks("2020-01-01T00:00:00Z")).to.deep.equal([]);
   });
 
   it("are in one meal or one jar, and in no second", () => {

@@ -57,10 +57,12 @@ interface ForLine {
   /** The document that it is for. */
   readonly besides: string;
   readonly way: "pot" | "infusion" | "jar";
+  /** When it is eaten or put up, milliseconds: until then it has to keep. */
+  readonly at: number;
 }
 
 /** A carried body as a line. */
-export function bodyLine(carried: Carried, { kitchen, met, ticked, besides, way }: ForLine): PotLine {
+export function bodyLine(carried: Carried, { kitchen, met, ticked, besides, way, at }: ForLine): PotLine {
   const decision = kitchen.decisions.find(({ find }) => find.id === carried.find);
   const body = decision?.current?.bodies.find((one) => one.id === carried.body);
   const handling = handlingTogether(carried.kinds, kitchen.sheetOf);
@@ -77,7 +79,7 @@ export function bodyLine(carried: Carried, { kitchen, met, ticked, besides, way 
       picked,
       elsewhere: elsewhereOf(kitchen, carried.find, carried.body, besides),
     },
-    kitchen.now.getTime(),
+    at,
     way,
   );
   return {
@@ -95,7 +97,7 @@ export function bodyLine(carried: Carried, { kitchen, met, ticked, besides, way 
 }
 
 /** A jar as a line: what it was made of has to be cleared still. */
-export function jarLine({ id, content }: Kept<"batch">, kitchen: Kitchen): PotLine {
+export function jarLine({ id, content }: Kept<"batch">, kitchen: Kitchen, at: number): PotLine {
   const handling = handlingTogether(content.kinds, kitchen.sheetOf);
   const [first] = content.from;
   const left = leftOf(content);
@@ -121,7 +123,7 @@ export function jarLine({ id, content }: Kept<"batch">, kitchen: Kitchen): PotLi
         : []),
       ...(content.way === "infusion" ? [say("too-tough", "for infusions only")] : []),
       ...(left === undefined ? [say("no-weight", "not weighed")] : []),
-      ...(kitchen.now.getTime() > over ? [say("too-old", "past its time")] : []),
+      ...(at > over ? [say("too-old", "past its time")] : []),
     ],
     keepsUntil: over,
   };
@@ -130,14 +132,15 @@ export function jarLine({ id, content }: Kept<"batch">, kitchen: Kitchen): PotLi
 /** All that could come to a meal. */
 export function potLines(meal: Kept<"meal">, kitchen: Kitchen, met: Met): readonly PotLine[] {
   const ticked = new Set(meal.content.ticks.map(({ find, code }) => `${find} ${code}`));
+  const at = Math.max(kitchen.now.getTime(), Date.parse(meal.content.at));
   const food = kitchen.carried.filter(
     (one) => one.compartment !== "apart-from-food" || meal.content.items.some((item) => isBody(item, one)),
   );
   return [
-    ...food.map((one) => bodyLine(one, { kitchen, met, ticked, besides: meal.id, way: "pot" })),
+    ...food.map((one) => bodyLine(one, { kitchen, met, ticked, besides: meal.id, way: "pot", at })),
     ...kitchen.batches
       .filter(({ id, content }) => leftOf(content) !== 0 || meal.content.items.some((item) => item.batch === id))
-      .map((batch) => jarLine(batch, kitchen)),
+      .map((batch) => jarLine(batch, kitchen, at)),
   ];
 }
 

@@ -29,7 +29,14 @@ export function PutUp({ kitchen }: { readonly kitchen: Kitchen }) {
     ),
   );
   const lines = food.map((one) =>
-    bodyLine(one, { kitchen, met, ticked, besides: "", way: way === "infusion" ? "infusion" : "jar" }),
+    bodyLine(one, {
+      kitchen,
+      met,
+      ticked,
+      besides: "",
+      way: way === "infusion" ? "infusion" : "jar",
+      at: kitchen.now.getTime(),
+    }),
   );
   const going = lines.filter(({ key }) => chosen.includes(key));
   const barred = going.flatMap(({ handling }) =>

@@ -11,9 +11,14 @@ export function StoreFiles({ kitchen }: { readonly kitchen: Kitchen }) {
   const full = kitchen.batches.filter(({ content }) => leftOf(content) !== 0);
   const nameOf = (kind: string) => names.get(kind) ?? kind;
   const labelOf = (find: string) => kitchen.decisions.find((one) => one.find.id === find)?.find.label ?? find;
+  // the place by its name, as rough as the person named it
+  const withPlace = (find: string) => {
+    const place = kitchen.decisions.find((one) => one.find.id === find)?.find.place?.name;
+    return place === undefined ? labelOf(find) : `${labelOf(find)}, ${place}`;
+  };
   const labels = async () => {
     const { labelsPdf } = await import("./labels-pdf.ts");
-    saveFile(await labelsPdf(full, nameOf, labelOf, window.location.origin), "labels.pdf", "application/pdf");
+    saveFile(await labelsPdf(full, nameOf, withPlace, window.location.origin), "labels.pdf", "application/pdf");
   };
   return (
     <div className="actions above-3">

@@ -1,44 +1,15 @@
 /** One tasting: its three steps, what is next and from when, what is kept raw, what was felt. */
-import {
-  isUnderWay,
-  keptUntil,
-  kindKey,
-  TASTING_STEPS,
-  type TastingStage,
-  tastingStage,
-} from "@jittery-cap/core/kitchen";
+import { isUnderWay, keptUntil, kindKey, TASTING_STEPS, tastingStage } from "@jittery-cap/core/kitchen";
 import type { Kept } from "../documents/documents.ts";
 import { useCommonNames } from "../sheets/use-common-names.ts";
+import { stageWords, whenWords } from "./stage-words.ts";
 import { TastingCalendar } from "./tasting-calendar.tsx";
 import { TastingUnderWay } from "./tasting-under-way.tsx";
 import { type Kitchen, nextMorning } from "./use-kitchen.ts";
 
-const WHEN = { weekday: "short", day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" } as const;
-export const whenWords = (moment: number): string => new Date(moment).toLocaleString([], WHEN);
-
 interface TastingCardProps {
   readonly tasting: Kept<"tasting">;
   readonly kitchen: Kitchen;
-}
-
-/** Where it stands, in a sentence. */
-export function stageWords(stage: TastingStage): string {
-  switch (stage.kind) {
-    case "keep-raw":
-      return "Keep a raw one back in the cold first.";
-    case "next":
-      return `Next: ${TASTING_STEPS[stage.step]?.name ?? "nothing"}, cooked.`;
-    case "wait":
-      return stage.step >= TASTING_STEPS.length
-        ? `Wait until ${whenWords(stage.from)}; then it is over.`
-        : `Wait until ${whenWords(stage.from)}, then ${TASTING_STEPS[stage.step]?.name ?? "no more"}.`;
-    case "clock":
-      return "The clock stands before the last portion: set it right. Nothing is had until then.";
-    case "ended":
-      return stage.why === "felt" ? "Ended: something was felt." : "Given up.";
-    case "done":
-      return `Over on ${whenWords(stage.at)}, and nothing felt was told.`;
-  }
 }
 
 export function TastingCard({ tasting: { id, content }, kitchen }: TastingCardProps) {

@@ -1,12 +1,17 @@
 /** The dark half of the log: what is open today, and what the program never does. */
 import { type Find, laidPrints } from "@jittery-cap/core";
 import { useLiveQuery } from "dexie-react-hooks";
+import { lazy, Suspense } from "react";
 import { Link } from "react-router";
 import { findPath } from "../addresses.ts";
 import { usePreferences } from "../device/preferences.ts";
 import { FRESH_MS, openFinds } from "../field-tests/open-finds.ts";
 import { stageWords } from "../field-tests/print-words.ts";
 import { useNow } from "../field-tests/use-now.ts";
+
+const TastingsDue = lazy(() =>
+  import("../kitchen/tastings-due.tsx").then((module) => ({ default: module.TastingsDue })),
+);
 
 const NAMED = 4;
 
@@ -61,6 +66,9 @@ export function LogDark({ isKnown }: { readonly isKnown: boolean }) {
           </li>
         ))}
       </ul>
+      <Suspense fallback={null}>
+        <TastingsDue />
+      </Suspense>
       {!hasNumbers && (
         <p>
           <Link to="/ill" className="log-numbers">
