@@ -1,3 +1,4 @@
+import "fake-indexeddb/auto";
 import { type Carried, NOTHING_CLEARED } from "@jittery-cap/core";
 import {
   type Batch,

@@ -7,14 +7,13 @@ import {
   type Share,
   servingFaults,
   sharedOut,
-  TASTING_STEPS,
 } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import { keepTouch, touchNow } from "../documents/documents.ts";
 import { NumberField } from "../layout/number-field.tsx";
 import { Section } from "../layout/section.tsx";
-import { make, setFields } from "./keep.ts";
+import { setFields } from "./keep.ts";
+import { serveMeal } from "./serve-meal.ts";
 import type { Kitchen } from "./use-kitchen.ts";
 
 interface ServeProps {
@@ -75,7 +74,7 @@ export function Serve({ id, meal, kitchen, pot, shares, open }: ServeProps) {
           variant="contained"
           size="large"
           disabled={cannot}
-          onClick={() => void serve(id, meal, portions, shares)}
+          onClick={() => void serveMeal({ id, meal, portions, shares, batches: kitchen.batches })}
         >
           Served, now
         </Button>
@@ -89,35 +88,4 @@ export function Serve({ id, meal, kitchen, pot, shares, open }: ServeProps) {
       </div>
     </Section>
   );
-}
-
-/** Writes a serving down, takes what was cooked out of basket and store, and begins the tastings of those to whom a kind is new. */
-async function serve(id: string, meal: Meal, portions: readonly Portion[], shares: readonly Share[]): Promise<void> {
-  const at = new Date().toISOString();
-  const refused = await setFields("meal", id, { served: { at, portions: [...portions] } });
-  if (refused !== undefined) return;
-  for (const item of meal.items) {
-    if (item.batch === undefined)
-      await keepTouch(
-        "find",
-        item.find,
-        touchNow([{ kind: "set-body", body: item.body, field: "parted", value: { how: "emptied", at } }]),
-      );
-  }
-  for (const { person, kind, grams } of portions) {
-    const isNew = shares.some((one) => one.person === person && one.kind === kind && one.refusals.includes("new-kind"));
-    const item = meal.items.find((one) => kindKey(one.kinds) === kind);
-    if (!isNew || item === undefined) continue;
-    await make("tasting", {
-      person,
-      kinds: item.kinds,
-      find: item.find,
-      body: item.body,
-      begunAt: at,
-      portions: [{ at, grams: Math.min(grams, TASTING_STEPS[0].grams) }],
-      // that one is kept back raw was ticked before anything came to the pot
-      raw: { where: "kept back when it was cooked", at },
-      felt: [],
-    });
-  }
 }
