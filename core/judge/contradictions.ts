@@ -1,6 +1,7 @@
 /** Whether a look agrees with a sheet, contradicts it, or is hidden from saying either. */
 
 import { dangerNeighbours, soughtNeighbours } from "../find/neighbours.ts";
+import { theKind } from "../find/the-kind.ts";
 import { AGES, type Age, type CharacterId, definitionOf, type Family, isHardLook } from "../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
 import type { AgeTable, Sheet } from "../knowledge/sheet.ts";
@@ -146,7 +147,7 @@ function seenWords(look: Look): string {
       look.states.map((state) => stateWords(look.character, state)),
       "and",
     );
-    words = `${CHARACTER_WORDS[look.character].plain}: ${seen}${look.body === "site" ? "" : ` on ${look.body}`}; the `;
+    words = `${CHARACTER_WORDS[look.character].plain}: ${seen}${look.body === "site" ? "" : ` on ${look.body}`}; `;
     SEEN_WORDS.set(look, words);
   }
   return words;
@@ -161,7 +162,7 @@ export function listedStates(sheet: Sheet, character: CharacterId, age: Age | un
 function listedWords(sheet: Sheet | undefined, character: CharacterId, age: Age | undefined): string {
   const listed = listedAt(sheet?.characters[character], character, age)?.states ?? [];
   const has = wordList(listed.slice(0, 4).map((state) => stateWords(character, state)));
-  return `${sheet?.names.common} has ${has}${listed.length > 4 ? " and others" : ""}`;
+  return `${theKind(sheet?.names.common ?? "kind")} has ${has}${listed.length > 4 ? " and others" : ""}`;
 }
 
 /** The use of a mask, with its reason. */

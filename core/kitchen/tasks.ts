@@ -1,4 +1,5 @@
 /** The tasks of a meal: what each kind asks, in its order, a pan of its own each, with the least times of its sheet. */
+import { theKind } from "../find/the-kind.ts";
 import type { KitchenHandling } from "./handling.ts";
 import { kindKey } from "./kind-key.ts";
 import type { Task } from "./schedule.ts";
@@ -41,6 +42,7 @@ export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {
   return pot.flatMap(({ handling, grams }) => {
     const kind = kindKey(handling.kinds);
     const { name } = handling;
+    const theName = theKind(name);
     const at = (doing: Doing, load = 1) => `${doing} ${kind}${load > 1 ? ` ${load}` : ""}`;
     const off = handling.off.length === 0 ? "" : ` ${capital(handling.off.join(" and "))} off.`;
     const tasks: CookingTask[] = [
@@ -52,7 +54,7 @@ export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {
         minutes: Math.max(LEAST_CLEANING_MINUTES, Math.ceil(grams / CLEANED_A_MINUTE)),
         needs: { hands: 1 },
         after: [],
-        says: `Clean the ${name}: brush, wipe, foot off, slice inward until the tunnels end.${off}`,
+        says: `Clean ${theName}: brush, wipe, foot off, slice inward until the tunnels end.${off}`,
       },
     ];
     let before = at("clean");
@@ -67,7 +69,7 @@ export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {
           minutes: handling.boilMinutes,
           needs: { rings: 1, pots: 1 },
           after: [at("clean")],
-          says: `Boil the ${name} for ${handling.boilMinutes} minutes at the least.`,
+          says: `Boil ${theName} for ${handling.boilMinutes} minutes at the least.`,
         });
       tasks.push({
         id: at("pour-off"),
@@ -77,7 +79,7 @@ export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {
         minutes: POUR_MINUTES,
         needs: { hands: 1 },
         after: Array.from({ length: pots }, (_none, index) => at("boil", index + 1)),
-        says: `Throw the water of the ${name} away.`,
+        says: `Throw the water of ${theName} away.`,
       });
       before = at("pour-off");
     }
@@ -95,7 +97,7 @@ export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {
         minutes: least + handling.dryPanMinutes,
         needs: { rings: 1, pans: 1 },
         after: [before],
-        says: `Fry the ${name} for ${least} minutes at the least, at a lively heat, in a pan of its own.${dry}`,
+        says: `Fry ${theName} for ${least} minutes at the least, at a lively heat, in a pan of its own.${dry}`,
         ...(handling.panTells ? { smellAt: SMELL_AFTER_MINUTES + handling.dryPanMinutes } : {}),
       });
     if (handling.stemMinutes > 0)
@@ -107,7 +109,7 @@ export function tasksOf(pot: readonly KindInPot[]): readonly CookingTask[] {
         minutes: Math.max(least, handling.stemMinutes),
         needs: { rings: 1, pans: 1 },
         after: [before],
-        says: `The stems of the ${name} by themselves, ${Math.max(least, handling.stemMinutes)} minutes.`,
+        says: `The stems of ${theName} by themselves, ${Math.max(least, handling.stemMinutes)} minutes.`,
       });
     return tasks;
   });

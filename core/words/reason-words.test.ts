@@ -5,6 +5,7 @@ import { REASON_CODES } from "../judge/reason.ts";
 import { STOP_RULES } from "../judge/stop-rules.ts";
 import { finds } from "../tests/arbitraries.ts";
 import { borderFinds } from "../tests/border-finds.ts";
+import { bodyOf, findOf } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { CONDITION_CODES, CONDITION_WORDS, dangersStand, firstFew, STOP_SIGN_WORDS } from "./reason-words.ts";
 
@@ -24,6 +25,25 @@ describe("the sentences of an answer", () => {
       { numRuns: 120 },
     );
     expect(seen.size).to.be.at.least(6);
+  });
+
+  it("call a kind whose name has an article by that one article", () => {
+    const miller = SHIPPED.byId.get("clitopilus-prunulus");
+    expect(miller?.names.common).to.equal("the miller");
+    const grey = findOf([
+      bodyOf({
+        underside: "gills",
+        "gill-attachment": "decurrent",
+        "spore-print": "pink",
+        "gill-colour": "grey",
+        smell: "mealy",
+      }),
+    ]);
+    const answer = assess(grey, SHIPPED);
+    const told = JSON.stringify([answer.reasons, answer.candidates, answer.dangers]);
+    expect(told)
+      .to.contain("; the miller has")
+      .and.not.match(/\bthe the\b/);
   });
 
   it("name the first few dangers together with those as far, and count the rest", () => {

@@ -1,5 +1,5 @@
 /** What has to happen before anything is cooked, and how the kinds that it may be are handled. */
-import { CONDITION_WORDS } from "@jittery-cap/core";
+import { CONDITION_WORDS, theKind } from "@jittery-cap/core";
 import { Section } from "../layout/section.tsx";
 import type { ShownAnswer } from "../standing/shown-answer.ts";
 
@@ -32,7 +32,7 @@ export function Conditions({ answer, met }: ConditionsProps) {
       </ol>
       {[...handlingWords(answer)].map(([words, names]) => (
         <p key={words} data-handling className="measure">
-          <b>If it is the {names.join(" or the ")}:</b> {words}
+          <b>If it is {names.map(theKind).join(" or ")}:</b> {words}
         </p>
       ))}
     </Section>

@@ -1,4 +1,5 @@
 /** From when to when nobody at the table drinks, as a line with the meal on it. */
+import { theKind } from "@jittery-cap/core";
 import { timeWords } from "./meal-plan.ts";
 
 const DAY = { weekday: "short", day: "numeric", month: "short" } as const;
@@ -18,7 +19,7 @@ export function DryStretchLine({
   return (
     <div className="above-2" data-testid="dry">
       <p className="strong">
-        No alcohol with the {name}, for everybody at the table: {words(from)} to {words(to)}.
+        No alcohol with {theKind(name)}, for everybody at the table: {words(from)} to {words(to)}.
       </p>
       <div className="dry-line" aria-hidden="true">
         <i style={{ left: 0, right: 0 }} />

@@ -1,4 +1,5 @@
 /** A meal worked out: its schedule against the clock, who may have what, and what is still open before anybody eats. */
+import { theKind } from "@jittery-cap/core";
 import {
   type AtTable,
   type CookingTask,
@@ -116,7 +117,8 @@ export function stillOpen(meal: Meal, pot: readonly KindInPot[], cooking: Cookin
   if (meal.begunAt === undefined) open.push("Cooking has not begun");
   else if (now < cooking.readyAt) open.push(`No kind is under its least time before ${timeWords(cooking.readyAt)}`);
   for (const { handling } of pot)
-    if (handling.panTells && !smelled.has(kindKey(handling.kinds))) open.push(`Smell the pan of the ${handling.name}`);
+    if (handling.panTells && !smelled.has(kindKey(handling.kinds)))
+      open.push(`Smell the pan of ${theKind(handling.name)}`);
   return open;
 }
 

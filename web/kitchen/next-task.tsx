@@ -1,4 +1,5 @@
 /** What is done now and what is next, with a clock that runs by itself, sounds, and keeps the screen awake while somebody cooks. */
+import { theKind } from "@jittery-cap/core";
 import { kindKey, type Meal, type Pan } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import { useEffect, useRef, useState } from "react";
@@ -119,7 +120,7 @@ function Smell({ id, meal, cooking, now }: NextTaskProps & { readonly now: numbe
   return (
     <fieldset className="smell">
       <legend className="large">
-        Smell the pan of the {name}. If it smells of ink or a hospital floor, all of it goes.
+        Smell the pan of {theKind(name)}. If it smells of ink or a hospital floor, all of it goes.
       </legend>
       <div className="actions">
         {SMELLS.map((smell) => (
