@@ -1,4 +1,5 @@
 /** The cloud of measured spores, and the box of the sheet beside it. */
+import { theKind } from "@jittery-cap/core";
 import { useTheme } from "@mui/material/styles";
 import { ReferenceArea, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from "recharts";
 import { FONT } from "../theme/tokens.ts";
@@ -29,7 +30,7 @@ export function SporesChart({ points, beside }: SporesChartProps) {
   const besideWords =
     beside === undefined
       ? ""
-      : ` beside the ${beside.common}, ${beside.length.join(" to ")} by ${beside.width.join(" to ")} µm`;
+      : ` beside ${theKind(beside.common)}, ${beside.length.join(" to ")} by ${beside.width.join(" to ")} µm`;
   return (
     <div className="chart" role="img" aria-label={`Lengths and widths of ${points.length} spores${besideWords}`}>
       <ResponsiveContainer>

@@ -1,4 +1,5 @@
 /** The point that a contradicting look makes, put into words anew each time: the oracle for the tables. */
+import { theKind } from "../../find/the-kind.ts";
 import { AGES, type Age, definitionOf, isHardLook } from "../../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../../find/words.ts";
 import type { Point } from "../../judge/contradictions.ts";
@@ -38,6 +39,6 @@ export function plainPoint(sheet: Sheet, look: Look, age: Age | undefined): Plai
     character,
     body,
     hard: isHardLook(character, age, look.states) || isNever(sheet, look),
-    text: `${CHARACTER_WORDS[character].plain}: ${seen}${where}; the ${sheet.names.common} has ${told}${more}`,
+    text: `${CHARACTER_WORDS[character].plain}: ${seen}${where}; ${theKind(sheet.names.common)} has ${told}${more}`,
   };
 }
