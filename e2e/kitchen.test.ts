@@ -219,6 +219,63 @@ describe("the kitchen", () => {
     await context.close();
   });
 
+  it("keeps both portions that two devices told of one tasting before somebody, and loses neither by itself", async () => {
+    const { page, context } = await openAt(application, "/kitchen/tastings");
+    const [, bog] = finds;
+    const id = uuidv7();
+    const content = {
+      person: uuidv7(),
+      kinds: ["cantharellus-cibarius"],
+      find: bog?.id,
+      body: "A",
+      begunAt: AFTERNOON.toISOString(),
+      portions: [],
+      felt: [],
+    };
+    const address = `${application.address}/api/documents/${id}`;
+    await page.request.post(address, {
+      data: {
+        kind: "tasting",
+        known: 0,
+        create: { ...content, raw: { where: "cellar", at: AFTERNOON.toISOString() } },
+      },
+    });
+    const tasting = page.locator("[data-tasting]");
+    await tasting.getByRole("button", { name: /^Had a tablespoon/ }).waitFor();
+    // the other device had all three portions meanwhile; this one is away and tells of a fourth
+    await page.route(/\/api\//, (route) => route.abort());
+    for (const one of await tasting.getByRole("checkbox").all()) await one.check();
+    await tasting.getByRole("button", { name: /^Had a tablespoon/ }).click();
+    await page.locator('[data-stage="wait"]').waitFor();
+    const had = [0, 1, 2].map((day) => ({
+      at: new Date(AFTERNOON.getTime() - (5 - day) * 86_400_000).toISOString(),
+      grams: [15, 30, 100][day],
+    }));
+    const wrote = await page.request.post(address, {
+      data: {
+        kind: "tasting",
+        known: 1,
+        touches: [
+          {
+            id: uuidv7(),
+            by: LOCAL_PERSON,
+            at: AFTERNOON.toISOString(),
+            changes: [{ kind: "set-field", field: "portions", value: had }],
+          },
+        ],
+      },
+    });
+    expect(wrote.ok(), await wrote.text()).to.equal(true);
+    await page.unroute(/\/api\//);
+    await page.clock.fastForward("02:00");
+    const trouble = page.locator(`[data-trouble="${id}"]`);
+    await trouble.getByText(/^A tasting stands on this device otherwise/).waitFor();
+    await page.locator('[data-stage="wait"]').getByText("15 g, Sun 27 Sept").first().waitFor();
+    await trouble.getByRole("button", { name: "Take it as it is elsewhere" }).click();
+    await page.locator('[data-tasting][data-stage="done"]').waitFor();
+    await context.close();
+  });
+
   it("puts a kind up in a jar, and calls the jar back when a later look changes the answer", async () => {
     const [, bog] = finds;
     if (bog === undefined) throw new Error("there is no second find");

@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import { ScrollRegion } from "../layout/scroll-region.tsx";
 import { SplitCard } from "../layout/split-card.tsx";
 import { Trail } from "../layout/trail.tsx";
+import { KitchenTroubles } from "./kitchen-troubles.tsx";
 import { RecallNotes } from "./recall-notes.tsx";
 import type { Kitchen } from "./use-kitchen.ts";
 import "./kitchen.css";
@@ -32,6 +33,7 @@ export function KitchenFrame({ kitchen, title, light, dark }: KitchenFrameProps)
                     {kitchen.unreadable} of the kitchen's documents cannot be read here, and may be a jar or a meal.
                   </Alert>
                 )}
+                <KitchenTroubles />
                 <RecallNotes kitchen={kitchen} />
                 {light(kitchen)}
               </>
