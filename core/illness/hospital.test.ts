@@ -17,6 +17,7 @@ const eaten: EatenFind = {
     { name: "death cap", mistakes: 4, syndrome: "amatoxin", onsetHours: [6, 24] },
   ],
   witnesses: ["Ilva, in the hand"],
+  pictures: [],
 };
 const logged: LoggedMeal = {
   id: MEAL,

@@ -32,6 +32,8 @@ export interface EatenFind {
   readonly dangers: readonly DangerThen[] | undefined;
   /** Who had it in the hand besides the finder, and books that were compared. */
   readonly witnesses: readonly string[];
+  /** Ids of the pictures that were taken of it. */
+  readonly pictures: readonly string[];
 }
 
 /** A meal or tasting out of the log. */

@@ -1,6 +1,6 @@
 /** The paper for the hospital as a PDF, made on the device itself: no server and no network is asked. */
 import { type Figure, figureOf, type HospitalPaper, type Step } from "@jittery-cap/core";
-import { PDFDocument, type PDFFont, type PDFPage, rgb, StandardFonts } from "pdf-lib";
+import { PDFDocument, type PDFFont, type PDFImage, type PDFPage, rgb, StandardFonts } from "pdf-lib";
 import { wrapped } from "../kitchen/labels-pdf.ts";
 import { printable } from "../kitchen/printable.ts";
 
@@ -39,6 +39,14 @@ class Sheet {
     }
   }
 
+  show(image: PDFImage): void {
+    const { width, height } = image.scaleToFit(PICTURE_WIDE, PICTURE_WIDE);
+    this.y -= 8;
+    this.room(height);
+    this.y -= height;
+    this.page.drawImage(image, { x: MARGIN, y: this.y, width, height });
+  }
+
   /** Bodies beside each other, in scale. */
   draw(figures: readonly { readonly name: string; readonly figure: Figure }[], font: PDFFont): void {
     const tall = Math.max(...figures.map(({ figure }) => figure.top - figure.bottom));
@@ -67,6 +75,13 @@ class Sheet {
   }
 }
 
+/** JPEG or PNG; undefined for what is neither. */
+const imageOf = (pdf: PDFDocument, file: Uint8Array): Promise<PDFImage | undefined> =>
+  pdf
+    .embedJpg(file)
+    .catch(() => pdf.embedPng(file))
+    .catch(() => undefined);
+
 /** An outline as an SVG path; y points down there, and up in a figure. */
 const pathOf = (steps: readonly Step[]): string =>
   steps
@@ -76,7 +91,15 @@ const pathOf = (steps: readonly Step[]): string =>
     )
     .join(" ");
 
-export async function hospitalPdf(paper: HospitalPaper): Promise<Uint8Array> {
+/** As many pictures as are put in; each so broad, points. */
+const MOST_PICTURES = 6;
+const PICTURE_WIDE = 240;
+
+/** @param pictureOf the file of a picture, where it can be had */
+export async function hospitalPdf(
+  paper: HospitalPaper,
+  pictureOf: (id: string) => Promise<Uint8Array | undefined> = () => Promise.resolve(undefined),
+): Promise<Uint8Array> {
   const pdf = await PDFDocument.create();
   pdf.setTitle(paper.title);
   const plain = await pdf.embedFont(StandardFonts.Helvetica);
@@ -93,6 +116,12 @@ export async function hospitalPdf(paper: HospitalPaper): Promise<Uint8Array> {
       find.bodies.slice(0, 6).map((body) => ({ name: body.id, figure: figureOf(find, body, 0) })),
       bold,
     );
+  }
+  for (const id of paper.finds.flatMap(({ pictures }) => pictures).slice(0, MOST_PICTURES)) {
+    const file = await pictureOf(id).catch(() => undefined);
+    const image = file === undefined ? undefined : await imageOf(pdf, file);
+    if (image === undefined) sheet.say("A picture was taken and cannot be had here now.", plain, TEXT, 6);
+    else sheet.show(image);
   }
   return pdf.save();
 }

@@ -1,7 +1,7 @@
 /** What the log knows of the last three weeks: meals and tastings with their people, finds, dangers and what is kept. Best effort: nothing here may stand in the way. */
 import type { DangerThen, EatenFind, LoggedMeal } from "@jittery-cap/core";
 import { type Eater, keptUntil, TASTING_STEPS } from "@jittery-cap/core/kitchen";
-import { isReadable, type Kept, listKept } from "../documents/documents.ts";
+import { isReadable, type Kept, keptAbout, listKept } from "../documents/documents.ts";
 import { opinionsOf } from "../documents/opinions.ts";
 import { people } from "../kitchen/household.ts";
 import { askShelf } from "../worker/judge.ts";
@@ -89,6 +89,7 @@ async function findsOf(
       takenAs: decision.answer.restsOn.map(nameOf),
       decidedAt: decision.decidedAt,
       dangers: await dangersThen(decision.answer.mistakes).catch(() => undefined),
+      pictures: (await keptAbout("picture", id).catch(() => [])).map((picture) => picture.id),
       witnesses: (await opinionsOf(id).catch(() => [])).flatMap(({ kind, name }) =>
         kind === "in-hand" ? [`${name}, in the hand`] : kind === "book" ? [`book: ${name}`] : [],
       ),

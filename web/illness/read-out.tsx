@@ -24,6 +24,8 @@ export function ReadOut({ logged }: { readonly logged: readonly LoggedMeal[] }) 
       saveFile(
         await hospitalPdf(
           hospitalPaper(told, logged, { now: new Date(), at: momentWords, dateOf: (iso) => new Date(iso) }),
+          // the device's database may be broken: the paper is made without pictures then
+          async (id) => (await import("./picture-file.ts")).pictureFile(id),
         ),
         "for-the-hospital.pdf",
         "application/pdf",
