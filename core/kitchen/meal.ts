@@ -60,6 +60,23 @@ export const stoveSchema = z.strictObject({
   hands: z.int().min(1).max(6),
 });
 
+/**
+ * The cooking as it was begun: its schedule stands from then on. Least times are counted by it, whatever is left out, put in or
+ * worked out otherwise afterwards.
+ */
+export const begunSchema = z.strictObject({
+  at: moment,
+  /** Minutes from the beginning. */
+  slots: z
+    .array(
+      z.strictObject({ task: z.string().max(4000), from: z.int().nonnegative(), to: z.int().positive().max(2000) }),
+    )
+    .min(1)
+    .max(500),
+  /** What was in the pot, by the keys of its items. */
+  items: z.array(z.string().max(120)).max(MOST),
+});
+
 export const mealSchema = z
   .strictObject({
     /** When it is to be ready, or was. */
@@ -68,8 +85,8 @@ export const mealSchema = z
     seats: z.array(seatSchema).max(50),
     ticks: z.array(tickSchema).max(MOST),
     stove: stoveSchema,
-    /** When the first task began, by the clock of whoever cooks. */
-    begunAt: moment.optional(),
+    /** When the first task began, by the clock of whoever cooks, and what was cooked by which schedule. */
+    begun: begunSchema.optional(),
     pans: z.array(panSchema).max(MOST),
     /** What each person had, once it was served. */
     served: z

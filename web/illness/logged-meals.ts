@@ -36,7 +36,7 @@ export async function loggedMeals(now: Date): Promise<readonly LoggedMeal[]> {
     logged.push({
       id,
       eatenAt: served.at,
-      what: `${served.portions.map(({ person, kind, grams }) => `${personName(person)}: ${nameOf(kind)}, about ${Math.round(grams)} g`).join("; ")}. ${cookedWords(content.begunAt, served.at)}${served.drunk === undefined ? "" : ` Drunk: ${served.drunk}.`}`.slice(
+      what: `${served.portions.map(({ person, kind, grams }) => `${personName(person)}: ${nameOf(kind)}, about ${Math.round(grams)} g`).join("; ")}. ${cookedWords(content.begun?.at, served.at)}${served.drunk === undefined ? "" : ` Drunk: ${served.drunk}.`}`.slice(
         0,
         400,
       ),

@@ -73,13 +73,19 @@ const decided = (cleared: readonly string[]): Kitchen["decisions"] =>
   // what of a decision the lines rest on
   [{ find: { id: FIND, label: "ceps" }, today: { ...NOTHING_CLEARED, cleared } }] as unknown as Kitchen["decisions"];
 
+const begunOf = (pot: readonly KindInPot[], at = AT.toISOString()): NonNullable<Meal["begun"]> => ({
+  at,
+  slots: [...(cookingOf(meal(), pot).schedule?.slots ?? [])],
+  items: [],
+});
+
 describe("a meal worked out", () => {
   it("ends when it is wanted, begins as late as it can, and once begun counts from there alone", () => {
     const pot = kinds("boletus-edulis", "armillaria-mellea");
     const planned = cookingOf(meal(), pot);
     expect(planned.readyAt).to.equal(AT.getTime());
     expect(planned.beginsAt).to.equal(AT.getTime() - (planned.schedule?.minutes ?? 0) * MINUTE);
-    const begun = cookingOf(meal({ begunAt: "2026-09-27T20:00:00+02:00" }), pot);
+    const begun = cookingOf(meal({ begun: begunOf(pot, "2026-09-27T20:00:00+02:00") }), pot);
     expect(begun.beginsAt).to.equal(AT.getTime() + 60 * MINUTE);
     expect(begun.readyAt - begun.beginsAt).to.equal(planned.readyAt - planned.beginsAt);
   });
@@ -93,7 +99,7 @@ describe("a meal worked out", () => {
 
   it("is not served before it was begun, under any least time, by a clock set back, or before the pan was smelled", () => {
     const pot = kinds("agaricus-campestris");
-    const begun = meal({ begunAt: AT.toISOString() });
+    const begun = meal({ begun: begunOf(pot) });
     const cooking = cookingOf(begun, pot);
     const open = (of: Meal, now: number) => stillOpen(of, pot, cookingOf(of, pot), now);
     expect(open(meal(), AT.getTime()).join()).to.contain("has not begun");
@@ -104,9 +110,26 @@ describe("a meal worked out", () => {
     );
     expect(open(begun, cooking.readyAt)).to.deep.equal(["Smell the pan of the field mushroom"]);
     const smelled = (smell: "mushroom" | "ink") =>
-      meal({ begunAt: AT.toISOString(), pans: [{ kind: "agaricus-campestris", smell, at: AT.toISOString() }] });
+      meal({ begun: begunOf(pot), pans: [{ kind: "agaricus-campestris", smell, at: AT.toISOString() }] });
     expect(open(smelled("mushroom"), cooking.readyAt)).to.deep.equal([]);
     expect(open(smelled("ink"), cooking.readyAt)).not.to.deep.equal([]);
+  });
+
+  it("gains no time by what is left out, put in or bought for the stove once cooking has begun", () => {
+    const one = { rings: 1, pans: 1, pots: 1, hands: 1 };
+    const pot = kinds("boletus-edulis", "cantharellus-cibarius");
+    const begun = { ...begunOf(pot), slots: [...(cookingOf(meal({ stove: one }), pot).schedule?.slots ?? [])] };
+    const cooked = meal({ stove: one, begun });
+    const ready = cookingOf(cooked, pot).readyAt;
+    // the other kind waits for the ring: without the first it is not ready sooner
+    for (const left of [kinds("boletus-edulis"), kinds("cantharellus-cibarius")])
+      expect(cookingOf(cooked, left).readyAt).to.equal(ready);
+    expect(cookingOf({ ...cooked, stove: { rings: 4, pans: 4, pots: 2, hands: 2 } }, pot).readyAt).to.equal(ready);
+    // one that was put in later has no time in it, and neither has more than one pan holds
+    for (const more of [kinds("boletus-edulis", "morchella-esculenta"), pot.map((kind) => ({ ...kind, grams: 900 }))]) {
+      const late = cookingOf(cooked, more);
+      expect(stillOpen(cooked, more, late, Number.MAX_SAFE_INTEGER).join()).to.contain("cooking that was begun");
+    }
   });
 
   it("serves nothing to somebody whom this device does not know", () => {

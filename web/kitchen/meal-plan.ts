@@ -43,10 +43,10 @@ export interface Cooking {
 export function cookingOf(meal: Meal, pot: readonly KindInPot[]): Cooking {
   const tasks = tasksOf(pot);
   const wanted = Date.parse(meal.at);
-  const begun = meal.begunAt === undefined ? undefined : Date.parse(meal.begunAt);
+  if (meal.begun !== undefined) return begunCooking(meal.begun, tasks);
   try {
     const schedule = scheduleOf(tasks, meal.stove);
-    const beginsAt = begun ?? wanted - schedule.minutes * MINUTE_MS;
+    const beginsAt = wanted - schedule.minutes * MINUTE_MS;
     return {
       tasks: tasks.flatMap((task) => {
         const slot = schedule.slots.find((one) => one.task === task.id);
@@ -61,8 +61,26 @@ export function cookingOf(meal: Meal, pot: readonly KindInPot[]): Cooking {
     };
   } catch (error) {
     if (!(error instanceof ScheduleError)) throw error;
-    return { tasks: [], schedule: undefined, fault: error.message, beginsAt: wanted, readyAt: wanted };
+    return { tasks: [], schedule: undefined, fault: `The stove: ${error.message}`, beginsAt: wanted, readyAt: wanted };
   }
+}
+
+/** What is cooked goes by the schedule as it was begun; what has no place in it, or wants longer than it has there, is a fault. */
+function begunCooking({ at, slots }: NonNullable<Meal["begun"]>, tasks: readonly CookingTask[]): Cooking {
+  const beginsAt = Date.parse(at);
+  const minutes = Math.max(...slots.map(({ to }) => to));
+  const timed: TimedTask[] = [];
+  let fault: string | undefined;
+  for (const task of tasks) {
+    const slot = slots.find((one) => one.task === task.id);
+    if (slot === undefined) fault = `${task.says} It has no time in the cooking that was begun`;
+    else {
+      if (slot.to - slot.from < task.minutes)
+        fault = `${task.says} It wants longer than it has in the cooking that was begun`;
+      timed.push({ task, from: beginsAt + slot.from * MINUTE_MS, to: beginsAt + slot.to * MINUTE_MS });
+    }
+  }
+  return { tasks: timed, schedule: undefined, fault, beginsAt, readyAt: beginsAt + minutes * MINUTE_MS };
 }
 
 /** Who sits there, with what is known of them. Somebody whom this device does not know is served nothing. */
@@ -113,8 +131,8 @@ export function stillOpen(meal: Meal, pot: readonly KindInPot[], cooking: Cookin
   const open: string[] = [];
   if (pot.length === 0) open.push("Nothing may come to the pot yet");
   if (meal.seats.length === 0) open.push("Nobody sits at the table");
-  if (cooking.fault !== undefined) open.push(`The stove: ${cooking.fault}`);
-  if (meal.begunAt === undefined) open.push("Cooking has not begun");
+  if (cooking.fault !== undefined) open.push(cooking.fault);
+  if (meal.begun === undefined) open.push("Cooking has not begun");
   else if (now < cooking.readyAt) open.push(`No kind is under its least time before ${timeWords(cooking.readyAt)}`);
   for (const { handling } of pot)
     if (handling.panTells && !smelled.has(kindKey(handling.kinds)))

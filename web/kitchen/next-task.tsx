@@ -28,7 +28,7 @@ const marksOf = ({ tasks, readyAt }: Cooking): readonly number[] =>
   ].sort((one, other) => one - other);
 
 export function NextTask({ id, meal, cooking }: NextTaskProps) {
-  const begun = meal.begunAt !== undefined;
+  const begun = meal.begun !== undefined;
   const now = useSeconds(begun);
   const marks = marksOf(cooking);
   useMarks(marks, now, begun);

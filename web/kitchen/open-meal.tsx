@@ -27,7 +27,7 @@ export function OpenMeal({ meal: { id, content: meal }, kitchen, lines }: OpenMe
   const shares = sharesAt(meal, pot, tableOf(meal, kitchen, cooking.readyAt), cooking.readyAt);
   const grams = Math.round(pot.reduce((sum, one) => sum + one.grams, 0));
   const eating = new Set(shares.filter((one) => one.most > 0).map((one) => one.person)).size;
-  const begun = meal.begunAt !== undefined;
+  const begun = meal.begun !== undefined;
   return (
     <>
       <h1 className="kitchen-title">On the table at {timeWords(cooking.readyAt)}</h1>
@@ -48,7 +48,15 @@ export function OpenMeal({ meal: { id, content: meal }, kitchen, lines }: OpenMe
           <Button
             variant="contained"
             size="large"
-            onClick={() => void setFields("meal", id, { begunAt: new Date().toISOString() })}
+            onClick={() =>
+              void setFields("meal", id, {
+                begun: {
+                  at: new Date().toISOString(),
+                  slots: [...(cooking.schedule?.slots ?? [])],
+                  items: lines.filter(({ missing }) => missing.length === 0).map(({ key }) => key),
+                },
+              })
+            }
           >
             Begin to cook now
           </Button>

@@ -155,6 +155,8 @@ export function kindsInPot(meal: Meal, lines: readonly PotLine[], kitchen: Kitch
   const kinds = new Map<string, KindInPot>();
   const thrown = new Set(meal.pans.filter(({ smell }) => smell !== "mushroom").map(({ kind }) => kind));
   for (const item of meal.items) {
+    // what is put in, or cleared, once cooking has begun is for another meal
+    if (meal.begun?.items.includes(itemKey(item)) === false) continue;
     const line = lines.find(({ key }) => key === itemKey(item));
     if (line === undefined || line.missing.length > 0 || line.handling === undefined) continue;
     const key = kindKey(line.handling.kinds);

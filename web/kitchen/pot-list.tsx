@@ -98,7 +98,7 @@ export function PotList({ id, meal, lines }: PotListProps) {
                 </Button>
               ) : (
                 <Button
-                  disabled={line.item === undefined}
+                  disabled={line.item === undefined || meal.begun !== undefined}
                   aria-label={`Put ${line.name} in`}
                   onClick={() => line.item !== undefined && set([...others, line.item])}
                 >

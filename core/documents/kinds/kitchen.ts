@@ -16,7 +16,7 @@ const keyed =
 export const mealKind = fieldKind<Meal>({
   kind: "meal",
   schema: mealSchema,
-  fields: ["at", "items", "seats", "ticks", "stove", "begunAt", "pans", "served", "thrownAway", "note"],
+  fields: ["at", "items", "seats", "ticks", "stove", "begun", "pans", "served", "thrownAway", "note"],
   joins: {
     items: heldBy(keyed("find", "body", "batch")),
     seats: heldBy(keyed("person")),
