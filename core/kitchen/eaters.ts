@@ -43,6 +43,7 @@ export const EATER_REFUSALS = [
   "new-kind",
   "second-new-kind",
   "other-tasting",
+  "own-tasting",
 ] as const;
 export type EaterRefusal = (typeof EATER_REFUSALS)[number];
 
@@ -58,6 +59,7 @@ export const EATER_REFUSAL_WORDS: Readonly<Record<EaterRefusal, string>> = {
   "new-kind": "new to this kind: a first tasting only, a tablespoon",
   "second-new-kind": "two new kinds on one day: one at a time",
   "other-tasting": "a first tasting of another kind is under way",
+  "own-tasting": "a first tasting of it is under way: its portions are had by that, each after its wait",
 };
 
 /** Those that no kind changes: who has one of them eats none at all. */
@@ -90,7 +92,7 @@ export interface KindForEater {
 export interface EaterToday {
   /** When they last drank alcohol; null: not within the last week; undefined: nobody told. */
   readonly lastAlcoholAt: string | null | undefined;
-  /** The kind of a tasting that is under way. */
+  /** The kind of a tasting that is under way, or of which a portion was had today. */
   readonly tasting: string | undefined;
 }
 
@@ -115,7 +117,7 @@ export function refusedOfKind(
       refusals.push("alcohol");
   }
   if (!kind.isKnown) {
-    if (today.tasting !== undefined && today.tasting !== kind.sheet) refusals.push("other-tasting");
+    if (today.tasting !== undefined) refusals.push(today.tasting === kind.sheet ? "own-tasting" : "other-tasting");
     else if (kinds.some((other) => !other.isKnown && other.sheet !== kind.sheet)) refusals.push("second-new-kind");
     else refusals.push("new-kind");
   }

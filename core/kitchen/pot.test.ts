@@ -36,6 +36,9 @@ describe("what comes to the pot", () => {
     expect(codes({ picked: NOON - 3 * DAY })).to.deep.equal([]);
     expect(codes({ picked: NOON - 3 * DAY - 1 })).to.deep.equal(["too-old"]);
     expect(codes({ picked: undefined })).to.deep.equal(["picked-untold"]);
+    // a time that is still to come is none that anybody told
+    expect(codes({ picked: NOON + DAY })).to.deep.equal(["picked-untold"]);
+    expect(codes({ sorted: { as: "as-recorded", at: at(1) } })).to.deep.equal(["unsorted"]);
     const inkcap = { handling: handled("coprinus-comatus"), carried: carriedOf({ kinds: ["coprinus-comatus"] }) };
     expect(codes({ ...inkcap, picked: NOON - KEEPS_HOURS * HOUR })).to.deep.equal([]);
     expect(codes({ ...inkcap, picked: NOON - KEEPS_HOURS * HOUR - 1 })).to.deep.equal(["too-old"]);

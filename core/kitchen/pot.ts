@@ -70,13 +70,17 @@ export function missingForPot(
   if (elsewhere !== undefined) say("elsewhere", elsewhere === "meal" ? "it is in another meal" : "it is in a jar");
   if (carried.ending === "first-tasting") say("tasting", "it was kept for a first tasting");
   if (sorted?.as === "stranger") say("stranger", "at the table it looked like another: back to its own find");
-  else if (sorted === undefined || !(Date.parse(sorted.at) >= Date.parse(carried.decidedAt)))
+  else if (
+    sorted === undefined ||
+    !(Date.parse(sorted.at) >= Date.parse(carried.decidedAt)) ||
+    !(Date.parse(sorted.at) <= now)
+  )
     say("unsorted", "not looked at once more at the table");
   if (handling === undefined) say("kitchen-unknown", "a sheet that it rests on says nothing of the kitchen");
   else {
     if (handling.infusionOnly !== (way === "infusion"))
       say("too-tough", handling.infusionOnly ? "too tough for the pan: for infusions only" : "it is not for infusions");
-    if (picked === undefined) say("picked-untold", "nobody told when it was picked");
+    if (picked === undefined || picked > now) say("picked-untold", "nobody told when it was picked");
     else if (now > freshUntil(picked, handling.coldDays))
       say("too-old", `its days in the cold are over by then: ${daysWords(handling.coldDays)} from picking`);
   }

@@ -72,6 +72,11 @@ describe("who may have what", () => {
     ]);
     const tasting = sits({}, { known: new Set(), today: { ...TODAY, tasting: "hydnum-repandum" } });
     expect(most(tasting, CEPS)).to.deep.equal([0]);
+    // a second spoon of the same kind is had by its tasting, after its wait, and not at the next meal
+    const own = sits({}, { known: new Set(), today: { ...TODAY, tasting: "boletus-edulis" } });
+    expect(most(own, CEPS)).to.deep.equal([0]);
+    // a tasting that ended with something felt stands above whatever is told
+    expect(most(sits({}, { troubled: new Set(["boletus-edulis"]) }), CEPS)).to.deep.equal([0]);
     // one of two kinds that stand for each other is not known: new
     expect(
       most(sits({}, { known: new Set(["boletus-edulis"]) }), handled("boletus-edulis", "imleria-badia")),

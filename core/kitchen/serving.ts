@@ -21,6 +21,8 @@ export interface AtTable {
   readonly today: EaterToday;
   /** Kinds that they have had before without trouble, by their word or by a tasting that ended well. */
   readonly known: ReadonlySet<string>;
+  /** Kinds of tastings that ended with something felt. */
+  readonly troubled?: ReadonlySet<string>;
   /** Days before, in a row, on which they had wild mushrooms. */
   readonly wildDays: number;
 }
@@ -46,7 +48,7 @@ export function sharesOf(
   servedAt: number,
   without: (person: string) => ReadonlySet<string> = () => new Set(),
 ): readonly Share[] {
-  return table.flatMap(({ eater, today, known, wildDays }) => {
+  return table.flatMap(({ eater, today, known, wildDays, troubled }) => {
     const altogether = refusedAltogether(eater, wildDays);
     const wanted = pot.filter((one) => !without(eater.id).has(kindKey(one.kinds)));
     const forEater = wanted.map(
@@ -56,7 +58,9 @@ export function sharesOf(
         // known together, or each of the kinds that it may be by itself
         isKnown: known.has(kindKey(one.kinds)) || one.kinds.every((kind) => known.has(kind)),
         hadTrouble: one.kinds.some(
-          (kind) => eater.had?.some((before) => before.kind === kind && before.trouble) === true,
+          (kind) =>
+            troubled?.has(kind) === true ||
+            eater.had?.some((before) => before.kind === kind && before.trouble) === true,
         ),
       }),
     );

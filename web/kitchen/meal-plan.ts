@@ -92,12 +92,19 @@ export function tableOf(meal: Meal, kitchen: Kitchen, servedAt: number): readonl
     if (eater === undefined) return [];
     const tasted = knownKinds(tastings, person, now, nextMorning);
     const told = (eater.had ?? []).filter(({ trouble }) => !trouble).map(({ kind }) => kind);
-    const underWay = tastings.find((one) => one.person === person && isUnderWay(tastingStage(one, now, nextMorning)));
+    const own = tastings.filter((one) => one.person === person);
+    const today = localDay(servedAt);
+    const underWay = own.find(
+      (one) =>
+        isUnderWay(tastingStage(one, now, nextMorning)) ||
+        one.portions.some(({ at }) => localDay(Date.parse(at)) === today),
+    );
     return [
       {
         eater,
         today: { lastAlcoholAt, tasting: underWay === undefined ? undefined : kindKey(underWay.kinds) },
         known: new Set([...tasted, ...told]),
+        troubled: new Set(own.flatMap(({ felt, kinds }) => (felt.length > 0 ? kinds : []))),
         wildDays: wildDaysBefore(
           kitchen.meals.map(({ content }) => content),
           person,

@@ -13,24 +13,28 @@ async function metOf(find: Find): Promise<ReadonlySet<ConditionCode>> {
   return conditionsMet(find, { bodies: answer.bodies, ...evidence }, opinions);
 }
 
-/** By find. Until it is known, and where it cannot be, nothing is fulfilled. */
+/** By find. Until it is known of these very records and opinions, and where it cannot be, nothing is fulfilled. */
 export function useMet(finds: readonly Find[]): ReadonlyMap<string, ReadonlySet<ConditionCode>> {
-  const [met, setMet] = useState(NONE);
-  const opinions = useLiveQuery(() => device.documents.where("kind").equals("opinion").count());
-  const about = finds.map(({ id }) => id).join();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the finds are new at each drawing; which they are is not
+  const [met, setMet] = useState<{ readonly about: string; readonly told: typeof NONE }>();
+  const opinions = useLiveQuery(async () =>
+    (await device.documents.where("kind").equals("opinion").toArray())
+      .map(({ id, revision }) => `${id} ${revision}`)
+      .join(),
+  );
+  const about = `${opinions} ${JSON.stringify(finds)}`;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the finds are new at each drawing; what they hold is not
   useEffect(() => {
     let overtaken = false;
     const ask = async () => {
       const told = new Map<string, ReadonlySet<ConditionCode>>();
       // one after another: each is a judgement with all its evidence
       for (const find of finds) told.set(find.id, await metOf(find).catch(() => new Set<ConditionCode>()));
-      if (!overtaken) setMet(told);
+      if (!overtaken) setMet({ about, told });
     };
     void ask();
     return () => {
       overtaken = true;
     };
-  }, [about, opinions]);
-  return met;
+  }, [about]);
+  return met?.about === about ? met.told : NONE;
 }
