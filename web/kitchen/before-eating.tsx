@@ -29,7 +29,12 @@ interface Line {
 /** The conditions of the finds in a meal, each once. */
 function conditionLines({ meal, kitchen, met }: Pick<BeforeEatingProps, "meal" | "kitchen" | "met">): readonly Line[] {
   const ticked = new Set(meal.content.ticks.map(({ find, code }) => `${find} ${code}`));
-  const finds = new Set(meal.content.items.filter((item) => item.batch === undefined).map(({ find }) => find));
+  const finds = new Set(
+    meal.content.items.flatMap(
+      (item) =>
+        kitchen.batches.find(({ id }) => id === item.batch)?.content.from.map(({ find }) => find) ?? [item.find],
+    ),
+  );
   const decisions = kitchen.decisions.filter(({ find }) => finds.has(find.id));
   return CONDITION_CODES.flatMap((code) => {
     const own = decisions.filter(({ today }) => today.conditions.includes(code));

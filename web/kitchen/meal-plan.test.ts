@@ -154,13 +154,22 @@ describe("a meal worked out", () => {
 describe("jars and bodies for the pot", () => {
   it("of a jar lack nothing while what it was made of is cleared, something is left and its time is not over", () => {
     const codes = (one: ReturnType<typeof jar>, more: Partial<Kitchen> = {}) =>
-      jarLine(one, kitchen({ decisions: decided(["A"]), ...more }), (more.now ?? AT).getTime()).missing.map(
-        ({ code }) => code,
-      );
+      jarLine(one, {
+        kitchen: kitchen({ decisions: decided(["A"]), ...more }),
+        met: new Map(),
+        ticked: new Set(),
+        at: (more.now ?? AT).getTime(),
+      }).missing.map(({ code }) => code);
     expect(codes(jar())).to.deep.equal([]);
     expect(codes(jar(), { decisions: decided([]) })).to.deep.equal(["apart"]);
     expect(codes(jar(), { decisions: [] })).to.deep.equal(["apart"]);
     expect(codes(jar(), { now: new Date("2028-01-01") })).to.deep.equal(["too-old"]);
+    const asked = (conditions: readonly string[], one = jar()) =>
+      codes(one, { decisions: decided(["A"]).map((each) => ({ ...each, today: { ...each.today, conditions } })) });
+    expect(asked(["second-person"])).to.deep.equal(["condition"]);
+    expect(asked(["cook-through"])).to.deep.equal(["condition"]);
+    const ticks = [{ find: FIND, code: "cook-through" as const, at: AT.toISOString() }];
+    expect(asked(["cook-through"], jar({ ticks }))).to.deep.equal([]);
     expect(codes(jar({ way: "infusion", kinds: ["trametes-versicolor"] }))).to.deep.equal(["too-tough"]);
   });
 
@@ -170,6 +179,8 @@ describe("jars and bodies for the pot", () => {
     const cooked = meal({ items: [{ find: FIND, body: "A", batch: one.id, kinds: ["boletus-edulis"], grams: 15 }] });
     const lines = potLines(kept("m", cooked), state, new Map());
     expect(kindsInPot(cooked, lines, state).map(({ grams }) => grams)).to.deep.equal([150]);
+    const tooMuch = { ...cooked, items: cooked.items.map((item) => ({ ...item, grams: 999 })) };
+    expect(kindsInPot(tooMuch, lines, state).map(({ grams }) => grams)).to.deep.equal([300]);
     const odd = { ...cooked, pans: [{ kind: "boletus-edulis", smell: "other" as const, at: AT.toISOString() }] };
     expect(kindsInPot(odd, lines, state)).to.deep.equal([]);
     const called = { ...state, decisions: decided([]) };

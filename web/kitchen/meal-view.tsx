@@ -77,9 +77,11 @@ function Open({ open, kitchen, met }: OpenProps) {
   );
 }
 
-const findsIn = ({ decisions, carried }: Kitchen) =>
+const findsIn = ({ decisions, carried, batches }: Kitchen) =>
   decisions.flatMap(({ current }) =>
-    current !== undefined && carried.some((one) => one.find === current.id && one.compartment !== "apart-from-food")
+    current !== undefined &&
+    (carried.some((one) => one.find === current.id && one.compartment !== "apart-from-food") ||
+      batches.some(({ content }) => content.from.some(({ find }) => find === current.id)))
       ? [current]
       : [],
   );

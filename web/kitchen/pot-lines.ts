@@ -1,5 +1,5 @@
 /** The lines of a pot: every body that is carried as food and every jar, each with what is still missing before it is cooked. */
-import { type Carried, CONDITION_CODES, type ConditionCode } from "@jittery-cap/core";
+import { type Carried, CONDITION_CODES, CONDITION_WORDS, type ConditionCode } from "@jittery-cap/core";
 import {
   freshUntil,
   handlingTogether,
@@ -11,6 +11,7 @@ import {
   type Meal,
   type Missing,
   missingForPot,
+  NOT_BY_TICK,
   type PotItem,
   pickedAt,
 } from "@jittery-cap/core/kitchen";
@@ -97,13 +98,20 @@ export function bodyLine(carried: Carried, { kitchen, met, ticked, besides, way,
 }
 
 /** A jar as a line: what it was made of has to be cleared still. */
-export function jarLine({ id, content }: Kept<"batch">, kitchen: Kitchen, at: number): PotLine {
-  const handling = handlingTogether(content.kinds, kitchen.sheetOf);
+export function jarLine(
+  { id, content }: Kept<"batch">,
+  { kitchen, met, ticked, at }: Pick<ForLine, "kitchen" | "met" | "ticked" | "at">,
+): PotLine {
+  const finds = new Set(content.from.map(({ find }) => find));
+  const decisions = kitchen.decisions.filter(({ find }) => finds.has(find.id));
+  // as what was put up and as what it is taken for today: the strictest of both
+  const kinds = [...new Set([...content.kinds, ...decisions.flatMap(({ today }) => today.restsOn)])];
+  const handling = handlingTogether(kinds, kitchen.sheetOf);
   const [first] = content.from;
   const left = leftOf(content);
   const say = (code: Missing["code"], text: string): Missing => ({ code, text });
   const notCleared = content.from.some(({ find, body }) => {
-    const decision = kitchen.decisions.find((one) => one.find.id === find);
+    const decision = decisions.find((one) => one.find.id === find);
     return decision === undefined || !decision.today.cleared.includes(body);
   });
   const over = keepsUntil(Date.parse(content.madeAt), content.way);
@@ -114,7 +122,7 @@ export function jarLine({ id, content }: Kept<"batch">, kitchen: Kitchen, at: nu
     item:
       first === undefined || left === undefined || left === 0
         ? undefined
-        : { find: first.find, body: first.body, batch: id, kinds: [...content.kinds], grams: left },
+        : { find: first.find, body: first.body, batch: id, kinds, grams: left },
     handling,
     missing: [
       ...(notCleared ? [say("apart", "today's answer does not clear what it was made of")] : []),
@@ -124,6 +132,15 @@ export function jarLine({ id, content }: Kept<"batch">, kitchen: Kitchen, at: nu
       ...(content.way === "infusion" ? [say("too-tough", "for infusions only")] : []),
       ...(left === undefined ? [say("no-weight", "not weighed")] : []),
       ...(at > over ? [say("too-old", "past its time")] : []),
+      ...decisions.flatMap(({ find, today }) =>
+        today.conditions.filter(isCondition).flatMap((code): Missing[] => {
+          const byTick = !NOT_BY_TICK.has(code);
+          const isTicked =
+            ticked.has(`${find.id} ${code}`) || content.ticks.some((one) => one.find === find.id && one.code === code);
+          const isMet = met.get(find.id)?.has(code) === true || (byTick && isTicked);
+          return isMet ? [] : [{ code: "condition", text: CONDITION_WORDS[code], condition: code, byTick }];
+        }),
+      ),
     ],
     keepsUntil: over,
   };
@@ -140,7 +157,7 @@ export function potLines(meal: Kept<"meal">, kitchen: Kitchen, met: Met): readon
     ...food.map((one) => bodyLine(one, { kitchen, met, ticked, besides: meal.id, way: "pot", at })),
     ...kitchen.batches
       .filter(({ id, content }) => leftOf(content) !== 0 || meal.content.items.some((item) => item.batch === id))
-      .map((batch) => jarLine(batch, kitchen, at)),
+      .map((batch) => jarLine(batch, { kitchen, met, ticked, at })),
   ];
 }
 
@@ -161,7 +178,9 @@ export function kindsInPot(meal: Meal, lines: readonly PotLine[], kitchen: Kitch
     if (line === undefined || line.missing.length > 0 || line.handling === undefined) continue;
     const key = kindKey(line.handling.kinds);
     if (thrown.has(key)) continue;
-    const grams = (item.cleanedGrams ?? item.grams) * freshFactor(item, kitchen);
+    // no more comes out of a jar than is left in it
+    const most = item.batch === undefined ? item.grams : (line.item?.grams ?? 0);
+    const grams = Math.min(item.cleanedGrams ?? item.grams, most) * freshFactor(item, kitchen);
     kinds.set(key, { handling: line.handling, grams: (kinds.get(key)?.grams ?? 0) + grams });
   }
   return [...kinds.values()];

@@ -1,5 +1,5 @@
 /** Puts bodies up for later: those that lack nothing, in a way that their kinds allow, under a code of its own. */
-import { kindKey, newCode, notPutUpAs, WAY_FACTS, WAYS, type Way } from "@jittery-cap/core/kitchen";
+import { kindKey, newCode, notPutUpAs, tickSchema, WAY_FACTS, WAYS, type Way } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
@@ -60,7 +60,11 @@ export function PutUp({ kitchen }: { readonly kitchen: Kitchen }) {
       from: items.map(({ find, body }) => ({ find, body })),
       madeAt: at,
       gramsIn: items.reduce((sum, one) => sum + one.grams, 0),
-      ticks: [],
+      ticks: [...ticked].flatMap((one) => {
+        const [find, code] = one.split(" ");
+        const tick = tickSchema.safeParse({ find, code, at });
+        return tick.success && items.some((item) => item.find === find) ? [tick.data] : [];
+      }),
       took: [],
       recalls: [],
     });
