@@ -141,7 +141,7 @@ describe("the kitchen", () => {
       .locator(`[data-table="${ring?.id} A"]`)
       .getByRole("button", { name: /is a stranger$/ })
       .click();
-    await page.getByText(/^A has a find of its own now, and is not food/).waitFor();
+    await page.getByText(/^A is not food: it is judged anew in its own find/).waitFor();
     await page.getByRole("link", { name: "Open it" }).click();
     await page
       .getByRole("heading", { name: /the other kind/ })

@@ -84,6 +84,7 @@ export function PutUp({ kitchen }: { readonly kitchen: Kitchen }) {
         value={way}
         onChange={(_event, next: Way | null) => next !== null && setWay(next)}
         aria-label="How it is put up"
+        sx={{ flexWrap: "wrap" }}
       >
         {WAYS.map((one) => (
           <ToggleButton key={one} value={one}>

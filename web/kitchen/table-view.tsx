@@ -63,7 +63,7 @@ function Bodies({ kitchen }: { readonly kitchen: Kitchen }) {
       <h1 className="kitchen-title">On the table</h1>
       {stranger !== undefined && (
         <Alert severity="warning" role="status">
-          {stranger.body} has a find of its own now, and is not food.{" "}
+          {stranger.body} is not food: it is judged anew in its own find.{" "}
           <Link component={RouterLink} to={findPath(stranger.id, "record", "bodies")}>
             Open it
           </Link>
@@ -116,7 +116,8 @@ function OnTable({ carried: { find, body, label }, decision, sorted, onStranger 
   const apart = async () => {
     await say("stranger");
     const split = now === undefined ? undefined : await beginApart(now, [body]);
-    if (split === undefined) return;
+    // a lone body is its find: it is judged where it is
+    if (split === undefined) return onStranger({ id: find, body });
     await keepTouch("find", find, touchNow([...split.changes]));
     onStranger({ id: split.id, body });
   };

@@ -40,6 +40,7 @@ export function TastingUnderWay({ id, tasting, stage, isCleared }: UnderWayProps
         <div className="actions">
           <TextField
             label="Where the raw one is kept"
+            sx={{ minWidth: 280 }}
             value={where}
             onChange={(event) => setWhere(event.target.value)}
           />
