@@ -17,15 +17,26 @@ export interface Application {
   readonly stop: () => Promise<void>;
 }
 
-/** Starts server and browser; loads the demo where asked for. @param fill puts something into the database before */
+/**
+ * Starts server and browser; loads the demo where asked for: the finds of one autumn, or two seasons as well.
+ * @param fill puts something into the database before @param station another weather station
+ */
 export async function startApplication(
-  demo: "yes" | "no" = "no",
+  demo: "yes" | "no" | "seasons" = "no",
   fill?: (scratch: Scratch) => Promise<void>,
+  station?: string,
 ): Promise<Application> {
   const scratch: Scratch = await scratchDatabase();
   await fill?.(scratch);
   const server = spawn(process.execPath, ["--import", "tsx", "server/main.ts"], {
-    env: { ...process.env, DATABASE_URL: scratch.url, PORT: "0", LOG_LEVEL: "error", LOAD_DEMO: demo },
+    env: {
+      ...process.env,
+      DATABASE_URL: scratch.url,
+      PORT: "0",
+      LOG_LEVEL: "error",
+      LOAD_DEMO: demo === "seasons" ? "yes" : demo === "yes" ? "finds" : "no",
+      ...(station === undefined ? {} : { WEATHER_STATION_URL: station }),
+    },
     stdio: ["ignore", "pipe", "inherit"],
   });
   const address = await addressOf(server);

@@ -17,7 +17,7 @@ import type { Judging } from "./judging/judging.ts";
 import { Verdicts } from "./judging/verdicts.ts";
 import { Packets } from "./packets/packets.ts";
 import { Pictures } from "./pictures/pictures.ts";
-import type { Station } from "./weather/station.ts";
+import type { Sky, Station } from "./weather/station.ts";
 
 /** All parts, with the tables beneath them and how to bring them to rest. */
 export interface Assembled {
@@ -32,6 +32,7 @@ export function assemble(
   judging: Judging,
   logger: Logger,
   station?: Station | undefined,
+  sky?: Sky | undefined,
 ): Assembled {
   const models = defineModels(database);
   const documents = new Documents(database, models);
@@ -49,6 +50,7 @@ export function assemble(
     verdicts,
     logger,
     station,
+    sky,
     admission: new Admission(documents, judging),
     standings: new Standings(database, models, verdicts),
     pictures: new Pictures(models, documents, writer),

@@ -1,8 +1,9 @@
-/** Loads the invented season, each find once: whatever a person has made of it since, it is not put again. */
+/** Loads the invented seasons, each document once: whatever a person has made of it since, it is not put again. */
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { parseFind } from "@jittery-cap/core";
+import { type Knowledge, parseFind } from "@jittery-cap/core";
+import { twoSeasons } from "../demo/two-seasons.ts";
 import type { Models } from "./database/models.ts";
 import type { DocumentWriter } from "./documents/writer.ts";
 
@@ -38,3 +39,33 @@ export async function loadDemo(
   }
   return loaded;
 }
+
+/** Puts the outings of two seasons with all that belongs to them, if they were never put. @returns how many documents were new */
+export async function loadSeasons(
+  writer: DocumentWriter,
+  models: Models,
+  person: string,
+  knowledge: Knowledge,
+): Promise<number> {
+  const key = { ownerId: person, findId: SEASONS_MARK };
+  if ((await models.demoFinds.findOne({ where: key })) !== null) return 0;
+  let loaded = 0;
+  // a load that was cut short goes on where it was: what is there already is passed over by its id
+  for (const { kind, id, content } of twoSeasons(knowledge)) {
+    const written = await writer.write({
+      actor: { kind: "person", id: person },
+      ownerId: person,
+      id,
+      kind,
+      known: 0,
+      create: content,
+      touches: [],
+    });
+    if (written.kind === "stored" && written.isNew) loaded += 1;
+  }
+  await models.demoFinds.findOrCreate({ where: key, defaults: key });
+  return loaded;
+}
+
+/** Stands for all of them in the table of what was put. */
+const SEASONS_MARK = "0193a010-0000-7000-8000-0000000000ff";

@@ -8,11 +8,11 @@ import { startWeatherStation } from "../stand-ins/weather-station.ts";
 import { assemble } from "./assemble.ts";
 import { openDatabase } from "./database/database.ts";
 import { migrate } from "./database/migrate.ts";
-import { loadDemo } from "./demo.ts";
+import { loadDemo, loadSeasons } from "./demo.ts";
 import { createApp } from "./http/app.ts";
 import { judgingInThreads } from "./judging/judging.ts";
 import { readSettings } from "./settings.ts";
-import { stationAt } from "./weather/station.ts";
+import { skyAt, stationAt } from "./weather/station.ts";
 
 const STOP_WITHIN_MS = 5000;
 /** Whoever opens the application at once after a start comes before what an earlier run left to be judged. */
@@ -26,10 +26,18 @@ async function main(): Promise<void> {
   const ran = await migrate(database);
   if (ran.length > 0) logger.info({ migrations: ran }, "database brought up to date");
   const simulated = settings.WEATHER_STATION_URL === undefined ? await startWeatherStation() : undefined;
-  const station = stationAt(settings.WEATHER_STATION_URL ?? addressOf(simulated));
-  const { parts, models, close } = assemble(database, judgingInThreads(knowledge), logger, station);
+  const address = settings.WEATHER_STATION_URL ?? addressOf(simulated);
+  const { parts, models, close } = assemble(
+    database,
+    judgingInThreads(knowledge),
+    logger,
+    stationAt(address),
+    skyAt(address),
+  );
   await parts.documents.purge(new Date());
   if (settings.LOAD_DEMO === "yes")
+    logger.info({ documents: await loadSeasons(parts.writer, models, LOCAL_PERSON, knowledge) }, "two seasons loaded");
+  if (settings.LOAD_DEMO !== "no")
     logger.info({ finds: await loadDemo(parts.writer, models, LOCAL_PERSON) }, "demo data loaded");
   // the first list of a day is not the one that opens the connections
   const { rows } = await parts.documents.page({ kind: "person", id: LOCAL_PERSON }, "find", {

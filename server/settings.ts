@@ -17,7 +17,8 @@ const settingsSchema = z.object({
   WEATHER_STATION_URL: z
     .url({ protocol: /^https?$/, error: "expected an address such as http://127.0.0.1:9000" })
     .optional(),
-  LOAD_DEMO: z.enum(["yes", "no"]).default("no"),
+  /** finds: the invented finds of one autumn alone, without the outings of two seasons. */
+  LOAD_DEMO: z.enum(["yes", "finds", "no"]).default("no"),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 

@@ -9,13 +9,16 @@ export interface SimulatedPosition {
   readonly simulated: true;
 }
 
-/** Corners of the walk: no place on the earth in particular, far out on a sea, so that no patch of anybody is pointed at. */
+/**
+ * Corners of the walk, along the north side of an invented bog and round it: far out on a sea, so that no patch of anybody is
+ * pointed at.
+ */
 const CORNERS: readonly (readonly [lat: number, lon: number])[] = [
-  [61.9, -25.4],
-  [61.9012, -25.3978],
-  [61.9027, -25.3989],
-  [61.9021, -25.4021],
-  [61.9006, -25.4013],
+  [61.9242, -25.4372],
+  [61.9262, -25.4331],
+  [61.9257, -25.4262],
+  [61.9251, -25.4204],
+  [61.9243, -25.4296],
 ];
 /** Minutes for one round. */
 const ROUND_MINUTES = 40;

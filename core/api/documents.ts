@@ -5,6 +5,7 @@ import { decisionKind } from "../documents/kinds/decision.ts";
 import { findKind } from "../documents/kinds/find.ts";
 import { batchKind, mealKind, tastingKind } from "../documents/kinds/kitchen.ts";
 import { opinionKind } from "../documents/kinds/opinion.ts";
+import { outingKind, placeKind, reminderKind, trackKind } from "../documents/kinds/outing.ts";
 import { pictureKind } from "../documents/kinds/picture.ts";
 import { settingsKind } from "../documents/kinds/settings.ts";
 import { KIND_NAMES } from "../documents/kinds.ts";
@@ -54,6 +55,10 @@ export const writeSchema = z.discriminatedUnion("kind", [
   writeOf("meal", mealKind),
   writeOf("batch", batchKind),
   writeOf("tasting", tastingKind),
+  writeOf("outing", outingKind),
+  writeOf("track", trackKind),
+  writeOf("place", placeKind),
+  writeOf("reminder", reminderKind),
 ]);
 export type Write = z.output<typeof writeSchema>;
 

@@ -12,7 +12,7 @@ import {
   sayOfPacket,
   withdrawPacket,
 } from "./packets.ts";
-import { readWeather, simulatedPosition, simulatedScale } from "./surroundings.ts";
+import { readSky, readWeather, simulatedPosition, simulatedScale } from "./surroundings.ts";
 
 export const ROUTES = {
   // what is asked most stands first: routes are tried in this order
@@ -39,6 +39,7 @@ export const ROUTES = {
   sayOfPacket,
   askStandIn,
   readWeather,
+  readSky,
   simulatedPosition,
   simulatedScale,
 } as const;

@@ -1,5 +1,7 @@
 /** What is around the person: weather, and the stand-ins for what a device would tell. */
 import { z } from "zod";
+import { skyDaySchema } from "../season/day-look.ts";
+import { dayNumber, daySchema } from "../season/day-of-year.ts";
 import { route } from "./route.ts";
 
 const moment = z.strictObject({
@@ -22,6 +24,23 @@ export const readWeather = route({
       airTempC: z.number().optional(),
     }),
   }),
+});
+
+/** Days that are told in one reply. */
+export const MOST_SKY_DAYS = 800;
+
+export const readSky = route({
+  method: "get",
+  path: "/api/weather/days",
+  about: "The weather day by day, as a station tells it: the past as it was, some days ahead as they are foretold",
+  query: z
+    .strictObject({ from: daySchema, to: daySchema })
+    .refine(({ from, to }) => from <= to, { path: ["to"], message: "is before it begins" })
+    .refine(({ from, to }) => dayNumber(to) - dayNumber(from) < MOST_SKY_DAYS, {
+      path: ["to"],
+      message: `expected at most ${MOST_SKY_DAYS} days`,
+    }),
+  reply: z.object({ station: z.string(), simulated: z.boolean(), days: z.array(skyDaySchema) }),
 });
 
 export const simulatedPosition = route({

@@ -1,4 +1,5 @@
 /** The front door of the documents: what a person keeps, how it is changed, and who may what. */
+export type { ContentOf } from "./contents.ts";
 export type { DocumentKind, Listed } from "./kind.ts";
 export { readContent } from "./kind.ts";
 export type { SetField } from "./kinds/fields.ts";

@@ -3,6 +3,7 @@ import { decisionKind } from "./kinds/decision.ts";
 import { findKind } from "./kinds/find.ts";
 import { batchKind, mealKind, tastingKind } from "./kinds/kitchen.ts";
 import { opinionKind } from "./kinds/opinion.ts";
+import { outingKind, placeKind, reminderKind, trackKind } from "./kinds/outing.ts";
 import { pictureKind } from "./kinds/picture.ts";
 import { settingsKind } from "./kinds/settings.ts";
 
@@ -15,6 +16,10 @@ export const KINDS = {
   meal: mealKind,
   batch: batchKind,
   tasting: tastingKind,
+  outing: outingKind,
+  track: trackKind,
+  place: placeKind,
+  reminder: reminderKind,
 } as const;
 export type KindName = keyof typeof KINDS;
 
@@ -27,4 +32,8 @@ export const KIND_NAMES = [
   "meal",
   "batch",
   "tasting",
+  "outing",
+  "track",
+  "place",
+  "reminder",
 ] as const satisfies readonly KindName[];

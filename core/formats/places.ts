@@ -27,6 +27,21 @@ function regionOnly({ region }: Place): Place | undefined {
 
 function onGrid({ lat, lon, accuracyM, region }: Place, km: number): Place | undefined {
   if (lat === undefined || lon === undefined) return regionOnly({ region });
+  return { ...roundedTo(lat, lon, km, accuracyM), ...(region === undefined ? {} : { region }) };
+}
+
+/** A position on the grid: the middle of its square, and how far off that may be. */
+export const roundedPosition = (lat: number, lon: number, grid: "1km" | "10km"): RoundedPosition =>
+  roundedTo(lat, lon, GRID_KM[grid], undefined);
+
+/** A rounded position; the accuracy, m, tells how far off it may be. */
+export interface RoundedPosition {
+  readonly lat: number;
+  readonly lon: number;
+  readonly accuracyM: number;
+}
+
+function roundedTo(lat: number, lon: number, km: number, accuracyM: number | undefined): RoundedPosition {
   const latStep = km / KM_PER_DEGREE;
   const middleLat = Math.max(-90, Math.min(90, (Math.floor(lat / latStep) + 0.5) * latStep));
   // near the poles a degree of longitude is short: the square is widened and never split finer than a degree
@@ -37,6 +52,5 @@ function onGrid({ lat, lon, accuracyM, region }: Place, km: number): Place | und
     lat: Number(middleLat.toFixed(4)),
     lon: Number(middleLon.toFixed(4)),
     accuracyM: uncertain,
-    ...(region === undefined ? {} : { region }),
   };
 }

@@ -10,4 +10,5 @@ export {
 } from "./described.ts";
 export { type Ending as StudyEnding, followAdvice } from "./follow.ts";
 export { drawRecord, forgetting, passesFor, withoutSheet, withSheet } from "./open-world.ts";
+export { coverage, type SimulatedSeason, simulatedSeason, WOODS, type Wood } from "./seasons.ts";
 export { type Chance, DAYS, type Day } from "./specimen.ts";

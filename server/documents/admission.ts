@@ -53,6 +53,11 @@ export class Admission {
       case "meal":
       case "batch":
       case "tasting":
+      // what belongs to which outing or place is worked out from times and positions: nothing has to be there before
+      case "outing":
+      case "track":
+      case "place":
+      case "reminder":
         return { kind: "admitted", content: write.create };
       case "decision":
         return this.decision(person, write.create);

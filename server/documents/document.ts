@@ -1,17 +1,15 @@
 /** A document as this server holds it, read from its row and looked through. */
 import { createHash } from "node:crypto";
-import { canonicalJson, type Decision, type Fault, type Find, type Parsed, type Settings } from "@jittery-cap/core";
+import { canonicalJson, type Fault, type Parsed } from "@jittery-cap/core";
 import type { SentDocument } from "@jittery-cap/core/api";
 import {
+  type ContentOf,
   type DocumentKind,
   KIND_NAMES,
   KINDS,
   type KindName,
-  type Opinion,
-  type Picture,
   readContent,
 } from "@jittery-cap/core/documents";
-import type { Batch, Meal, Tasting } from "@jittery-cap/core/kitchen";
 import { LRUCache } from "lru-cache";
 import { z } from "zod";
 import type { DocumentRow } from "../database/models.ts";
@@ -42,18 +40,6 @@ const nameSchema = z.enum(KIND_NAMES);
 /** The kind of a row's document. @throws where the row names none: that is a fault of ours */
 export const kindNameOf = (name: string): KindName => nameSchema.parse(name);
 export const kindOf = (name: KindName): DocumentKind<unknown, unknown> => KINDS[name];
-
-/** Contents by kind, that a reader need not ask what they are. */
-export interface ContentOf {
-  readonly find: Find;
-  readonly settings: Settings;
-  readonly picture: Picture;
-  readonly decision: Decision;
-  readonly opinion: Opinion;
-  readonly meal: Meal;
-  readonly batch: Batch;
-  readonly tasting: Tasting;
-}
 
 /** Contents that were looked through lately, by id and version: what was read is not looked through again. */
 const READ_LATELY = 4000;

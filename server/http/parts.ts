@@ -10,7 +10,7 @@ import type { Judging } from "../judging/judging.ts";
 import type { Verdicts } from "../judging/verdicts.ts";
 import type { Packets } from "../packets/packets.ts";
 import type { Pictures } from "../pictures/pictures.ts";
-import type { Station } from "../weather/station.ts";
+import type { Sky, Station } from "../weather/station.ts";
 
 /** A position as a receiver gives it. */
 export interface Position {
@@ -34,6 +34,8 @@ export interface Parts {
   readonly logger: Logger;
   /** The weather station, where there is one. */
   readonly station?: Station | undefined;
+  /** Its days, past and foretold. */
+  readonly sky?: Sky | undefined;
   readonly track: (at: Date) => Position;
   readonly scale: (capCm: number | undefined) => { readonly grams: number; readonly simulated: true };
   readonly secondPerson: (id: string, packet: Find, differs: boolean) => SaidOfPacket | undefined;

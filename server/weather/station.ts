@@ -6,6 +6,8 @@ import {
   stationReplySchema,
   weatherFromHours,
 } from "@jittery-cap/core";
+import { skyDaySchema } from "@jittery-cap/core/season";
+import { z } from "zod";
 
 const HOUR_MS = 3_600_000;
 /** A station that says nothing for so long is taken for silent. */
@@ -23,6 +25,28 @@ export function stationAt(address: string): Station {
     const response = await fetch(url, { signal: AbortSignal.timeout(ANSWER_WITHIN_MS) });
     if (!response.ok) throw new Error(`the station answered ${response.status}`);
     return stationReplySchema.parse(await response.json());
+  };
+}
+
+const skyReplySchema = z.strictObject({
+  station: z.string().min(1).max(200),
+  simulated: z.boolean(),
+  days: z.array(skyDaySchema).max(1000),
+});
+export type SkyReply = z.infer<typeof skyReplySchema>;
+
+/** Asks for daily weather, both days among it. Rejects where the station cannot be had or talks nonsense. */
+export type Sky = (from: string, to: string) => Promise<SkyReply>;
+
+/** The daily weather of a station that speaks our small protocol over HTTP. */
+export function skyAt(address: string): Sky {
+  return async (from, to) => {
+    const url = new URL("/days", address);
+    url.searchParams.set("from", from);
+    url.searchParams.set("to", to);
+    const response = await fetch(url, { signal: AbortSignal.timeout(ANSWER_WITHIN_MS) });
+    if (!response.ok) throw new Error(`the station answered ${response.status}`);
+    return skyReplySchema.parse(await response.json());
   };
 }
 

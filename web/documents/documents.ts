@@ -1,35 +1,22 @@
 /** Documents on this device: read and looked through, made, touched. The server hears of it when there is one. */
-import type { Change, Decision, Fault, Find, Parsed, Settings } from "@jittery-cap/core";
+import type { Change, Fault, Parsed } from "@jittery-cap/core";
 import {
   type ArchiveChange,
   applyTouches,
+  type ContentOf,
   type DocumentKind,
   KINDS,
   type KindName,
   LOCAL_PERSON,
-  type Opinion,
-  type Picture,
   readContent,
   type SetField,
   type SettingsChange,
   type Touch,
 } from "@jittery-cap/core/documents";
-import type { Batch, Meal, Tasting } from "@jittery-cap/core/kitchen";
 import { uuidv7 } from "uuidv7";
 import { type DocumentRow, device, documentRowSchema } from "./device.ts";
 import { nudge } from "./nudge.ts";
 
-/** What is kept of each kind. */
-export interface ContentOf {
-  readonly find: Find;
-  readonly settings: Settings;
-  readonly picture: Picture;
-  readonly decision: Decision;
-  readonly opinion: Opinion;
-  readonly meal: Meal;
-  readonly batch: Batch;
-  readonly tasting: Tasting;
-}
 /** How each kind is changed. */
 export interface ChangeOf {
   readonly find: Change;
@@ -40,6 +27,10 @@ export interface ChangeOf {
   readonly meal: SetField;
   readonly batch: SetField;
   readonly tasting: SetField;
+  readonly outing: SetField;
+  readonly track: never;
+  readonly place: SetField;
+  readonly reminder: SetField;
 }
 
 /** A document as the screens see it. */

@@ -3,7 +3,7 @@ import type { Eater, KindInPot, Seat, Share } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Kept } from "../documents/documents.ts";
-import { setFields } from "./keep.ts";
+import { setFields } from "../documents/keep-fields.ts";
 import { LastAlcohol } from "./last-alcohol.tsx";
 import { OneShare } from "./one-share.tsx";
 import { PersonDialog } from "./person-dialog.tsx";

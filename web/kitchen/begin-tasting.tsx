@@ -8,10 +8,10 @@ import {
 } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import { useState } from "react";
+import { make } from "../documents/keep-fields.ts";
 import { ChooseFrom } from "../layout/choose-from.tsx";
 import { Section } from "../layout/section.tsx";
 import { useCommonNames } from "../sheets/use-common-names.ts";
-import { make } from "./keep.ts";
 import { useMet } from "./met.ts";
 import { PersonDialog } from "./person-dialog.tsx";
 import { bodyLine } from "./pot-lines.ts";

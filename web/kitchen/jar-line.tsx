@@ -6,8 +6,8 @@ import { Link as RouterLink } from "react-router";
 import { findPath } from "../addresses.ts";
 import { WeightField } from "../basket/weight-field.tsx";
 import type { Kept } from "../documents/documents.ts";
+import { setFields } from "../documents/keep-fields.ts";
 import { useCommonNames } from "../sheets/use-common-names.ts";
-import { setFields } from "./keep.ts";
 import { TakeOut } from "./take-out.tsx";
 import type { Kitchen } from "./use-kitchen.ts";
 

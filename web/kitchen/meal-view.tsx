@@ -2,10 +2,10 @@
 import { isOver, type Meal } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import type { Kept } from "../documents/documents.ts";
+import { make } from "../documents/keep-fields.ts";
 import { AtTheTable } from "./at-the-table.tsx";
 import { BeforeEating } from "./before-eating.tsx";
 import { HowMuch } from "./how-much.tsx";
-import { make } from "./keep.ts";
 import { KitchenFrame } from "./kitchen-frame.tsx";
 import { cookingOf, sharesAt, tableOf } from "./meal-plan.ts";
 import { MealsBefore } from "./meals-before.tsx";

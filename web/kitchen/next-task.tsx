@@ -4,7 +4,7 @@ import { kindKey, type Meal, type Pan } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import { useEffect, useRef, useState } from "react";
 import { keepAwake, sound } from "../device/sound.ts";
-import { setFields } from "./keep.ts";
+import { setFields } from "../documents/keep-fields.ts";
 import { type Cooking, timeWords } from "./meal-plan.ts";
 
 const SECOND_MS = 1000;

@@ -6,8 +6,8 @@ import { useState } from "react";
 import { Link as RouterLink } from "react-router";
 import { findPath } from "../addresses.ts";
 import { WeightField } from "../basket/weight-field.tsx";
+import { setFields } from "../documents/keep-fields.ts";
 import { BodyPicture } from "./body-picture.tsx";
-import { setFields } from "./keep.ts";
 import { itemKey, type PotLine } from "./pot-lines.ts";
 
 interface PotListProps {

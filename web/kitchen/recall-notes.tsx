@@ -7,7 +7,7 @@ import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import { Link as RouterLink } from "react-router";
 import { findPath } from "../addresses.ts";
-import { setFields } from "./keep.ts";
+import { setFields } from "../documents/keep-fields.ts";
 import { type Kitchen, recallsIn } from "./use-kitchen.ts";
 
 /** What may have been done with what is left. */

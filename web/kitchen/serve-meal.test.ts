@@ -4,7 +4,7 @@ import { batchSchema, leftOf, mealSchema, type Share } from "@jittery-cap/core/k
 import { expect } from "chai";
 import { uuidv7 } from "uuidv7";
 import { isReadable, listKept, makeDocument, readKept } from "../documents/documents.ts";
-import { make } from "./keep.ts";
+import { make } from "../documents/keep-fields.ts";
 import { serveMeal } from "./serve-meal.ts";
 
 const AT = "2026-09-27T17:00:00Z";

@@ -1,7 +1,7 @@
 /** A serving written down: what was had, what left basket and store by it, and the tastings that begin with it. */
 import { kindKey, type Meal, type Portion, type Share, TASTING_STEPS } from "@jittery-cap/core/kitchen";
 import { type Kept, keepTouch, touchNow } from "../documents/documents.ts";
-import { make, setFields } from "./keep.ts";
+import { make, setFields } from "../documents/keep-fields.ts";
 
 interface Serving {
   readonly id: string;

@@ -10,9 +10,9 @@ import {
 } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import { useState } from "react";
+import { setFields } from "../documents/keep-fields.ts";
 import { NumberField } from "../layout/number-field.tsx";
 import { Section } from "../layout/section.tsx";
-import { setFields } from "./keep.ts";
 import { serveMeal } from "./serve-meal.ts";
 import type { Kitchen } from "./use-kitchen.ts";
 

@@ -3,7 +3,7 @@ import { type Batch, TAKING_WORDS, TAKINGS, type Taking } from "@jittery-cap/cor
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { WeightField } from "../basket/weight-field.tsx";
-import { setFields } from "./keep.ts";
+import { setFields } from "../documents/keep-fields.ts";
 
 interface TakeOutProps {
   readonly id: string;

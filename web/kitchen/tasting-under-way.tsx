@@ -13,7 +13,7 @@ import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
-import { setFields } from "./keep.ts";
+import { setFields } from "../documents/keep-fields.ts";
 
 interface UnderWayProps {
   readonly id: string;

@@ -77,12 +77,20 @@ export function fieldKind<Content extends object>({
   };
 }
 
-/** Lists of things that were said or done: nothing of either is lost. */
+/** What tells things of a list apart: some of their fields. */
+export const keyed =
+  (...names: readonly string[]) =>
+  (one: unknown): string => {
+    const row = z.record(z.string(), z.unknown()).safeParse(one);
+    return canonicalJson(names.map((name) => (row.success ? (row.data[name] ?? null) : null)));
+  };
+
+/** Lists of things that were said or done: nothing of either is lost. @param by the field that says when */
 export const allOf =
-  (keyOf: (one: unknown) => string = canonicalJson): Join =>
+  (keyOf: (one: unknown) => string = canonicalJson, by = "at"): Join =>
   (mine, theirs) => {
     const all = new Map([...listOf(theirs), ...listOf(mine)].map((one) => [keyOf(one), one]));
-    return [...all.values()].sort((one, other) => momentOf(one) - momentOf(other));
+    return [...all.values()].sort((one, other) => momentOf(one, by) - momentOf(other, by));
   };
 
 /** Lists of what is to be had: kept is what neither took out; what either put in is in. */
@@ -102,7 +110,7 @@ export const heldBy =
   };
 
 const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? value : []);
-function momentOf(one: unknown): number {
-  const read = z.object({ at: z.string() }).safeParse(one);
-  return read.success ? Date.parse(read.data.at) : 0;
+function momentOf(one: unknown, by: string): number {
+  const read = z.object({ [by]: z.string() }).safeParse(one);
+  return read.success ? Date.parse(read.data[by] ?? "") : 0;
 }

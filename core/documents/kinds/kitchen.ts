@@ -1,17 +1,8 @@
 /** What the kitchen keeps, as documents: meals, batches in the store, first tastings. */
-import { z } from "zod";
-import { canonicalJson } from "../../find/canonical.ts";
 import { type Batch, batchSchema } from "../../kitchen/batch.ts";
 import { type Meal, mealSchema } from "../../kitchen/meal.ts";
 import { type Tasting, tastingSchema } from "../../kitchen/tasting.ts";
-import { allOf, fieldKind, heldBy } from "./fields.ts";
-
-const keyed =
-  (...names: readonly string[]) =>
-  (one: unknown): string => {
-    const row = z.record(z.string(), z.unknown()).safeParse(one);
-    return canonicalJson(names.map((name) => (row.success ? (row.data[name] ?? null) : null)));
-  };
+import { allOf, fieldKind, heldBy, keyed } from "./fields.ts";
 
 export const mealKind = fieldKind<Meal>({
   kind: "meal",

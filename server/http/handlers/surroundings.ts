@@ -13,6 +13,7 @@ type Names =
   | "assessFinds"
   | "reportBrowserError"
   | "readWeather"
+  | "readSky"
   | "simulatedPosition"
   | "simulatedScale";
 
@@ -20,7 +21,7 @@ type Names =
 const MOST_REPORTS = { reports: 60, within: 60_000 } as const;
 
 export function surroundingsHandlers(parts: Parts): Pick<Handlers, Names> {
-  const { judging, logger, station, track, scale } = parts;
+  const { judging, logger, station, sky, track, scale } = parts;
   let since = 0;
   let heard = 0;
   return {
@@ -64,6 +65,15 @@ export function surroundingsHandlers(parts: Parts): Pick<Handlers, Names> {
       } catch (error) {
         logger.warn({ err: error }, "the weather station does not answer");
         throw new Problem(503, "The weather station does not answer. Enter the weather by hand.");
+      }
+    },
+    readSky: async ({ query: { from, to } }) => {
+      if (sky === undefined) throw new Problem(503, "There is no weather station.");
+      try {
+        return await sky(from, to);
+      } catch (error) {
+        logger.warn({ err: error }, "the weather station does not answer");
+        throw new Problem(503, "The weather station does not answer.");
       }
     },
     simulatedPosition: ({ query }) => track(new Date(query.at)),

@@ -1,0 +1,22 @@
+/** The front door of outings, places and the season: nothing of it weighs in the judgement of a find. */
+export { type Happened, type KeptOuting, outingOf, searchOf } from "../outing/attach.ts";
+export * from "../outing/outing.ts";
+export * from "../outing/reminder.ts";
+export { type StillOpen, stillOpen } from "../outing/still-open.ts";
+export * from "../outing/track.ts";
+export * from "../place/inside.ts";
+export * from "../place/place.ts";
+export { type SharedPlace, sharedPlace } from "../place/shared.ts";
+export * from "./bed.ts";
+export * from "./day-look.ts";
+export * from "./day-of-year.ts";
+export * from "./figures.ts";
+export * from "./files.ts";
+export * from "./forecast.ts";
+export * from "./grow-on.ts";
+export * from "./light.ts";
+export * from "./packing.ts";
+export * from "./real-rain.ts";
+export * from "./round.ts";
+export * from "./stands-there.ts";
+export * from "./visits.ts";
