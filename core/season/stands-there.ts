@@ -64,12 +64,18 @@ export function fitsGround(sheet: SeasonSheet, scene: Scene): boolean {
   });
 }
 
-/** Whether a kind may stand there then. Dangers are kept where the sheet tells no months of the region: they travel. */
-function mayStand(sheet: SeasonSheet, scene: Scene): boolean {
-  const months = monthsIn(sheet, scene.region);
-  const isDanger = DANGER_TIERS.has(sheet.tier);
-  if (months.length === 0) return isDanger && sheet.tier !== "sickener" && fitsGround(sheet, scene);
-  return isInMonths(scene.ofYear, months) && fitsGround(sheet, scene);
+/** Whether a kind may stand there then. */
+const mayStand = (sheet: SeasonSheet, scene: Scene): boolean => isItsTime(sheet, scene) && fitsGround(sheet, scene);
+
+/**
+ * Whether it is a kind's time. Where the months cannot be known (no region is told, or the sheet tells none of this one) whatever
+ * kills or maims is kept: it travels, and the half of the earth that is not told may be the other one.
+ */
+function isItsTime(sheet: SeasonSheet, { ofYear, region }: Scene): boolean {
+  const months = monthsIn(sheet, region);
+  const isGrave = sheet.tier === "deadly" || sheet.tier === "serious";
+  if (isGrave && (region === undefined || months.length === 0)) return true;
+  return months.length > 0 && isInMonths(ofYear, months);
 }
 
 /** The sought kinds that may stand there then. */
@@ -96,11 +102,7 @@ export function dangersThere(sheets: readonly SeasonSheet[], scene: Scene): read
       sheet,
       takenFor: likely.filter(({ lookalikes }) => lookalikes.includes(sheet.id)).map(({ id }) => id),
     }))
-    .filter(({ sheet, takenFor }) => {
-      if (takenFor.length === 0) return mayStand(sheet, scene);
-      const months = monthsIn(sheet, scene.region);
-      return months.length === 0 || isInMonths(scene.ofYear, months);
-    })
+    .filter(({ sheet, takenFor }) => (takenFor.length === 0 ? mayStand(sheet, scene) : isItsTime(sheet, scene)))
     .sort(
       (one, other) =>
         (GRAVITY[one.sheet.tier] ?? 3) - (GRAVITY[other.sheet.tier] ?? 3) ||
