@@ -17,6 +17,7 @@ import type { Judging } from "./judging/judging.ts";
 import { Verdicts } from "./judging/verdicts.ts";
 import { Packets } from "./packets/packets.ts";
 import { Pictures } from "./pictures/pictures.ts";
+import { PlaceLinks } from "./places/place-links.ts";
 import type { Sky, Station } from "./weather/station.ts";
 
 /** All parts, with the tables beneath them and how to bring them to rest. */
@@ -55,6 +56,7 @@ export function assemble(
     standings: new Standings(database, models, verdicts),
     pictures: new Pictures(models, documents, writer),
     packets: new Packets(models, documents, writer),
+    placeLinks: new PlaceLinks(models, documents),
     track: trackAt,
     scale: scaleReading,
     secondPerson: simulatedOpinion,

@@ -14,8 +14,22 @@ export const FIND_PAGES = [
 
 /** The first level. A stop that has nothing yet is not here. */
 export const STOPS: readonly Stop[] = [
+  { to: "/outing", name: "Outing" },
   { to: "/finds", name: "Finds" },
   { to: "/kitchen", name: "Kitchen" },
+  { to: "/season", name: "Season" },
+];
+
+export const OUTING_PAGES: readonly Stop[] = [
+  { to: "/outing/now", name: "On the way" },
+  { to: "/outing/plan", name: "Plan" },
+];
+
+export const SEASON_PAGES: readonly Stop[] = [
+  { to: "/season/log", name: "Log" },
+  { to: "/season/places", name: "Places" },
+  { to: "/season/return", name: "Return" },
+  { to: "/season/pictures", name: "Pictures" },
 ];
 
 export const KITCHEN_PAGES: readonly Stop[] = [
@@ -36,6 +50,14 @@ export const EVERYWHERE: readonly Stop[] = [
 /** A page of a find. @param part a station of the record, or one of the tests */
 export const findPath = (id: string, page: FindPage = "record", part?: string): string =>
   `/finds/${id}/${page}${part === undefined ? "" : `/${part}`}`;
+
+/** One outing with all that belongs to it. */
+export const outingPath = (id: string): string => `/outing/${id}`;
+
+export const placePath = (id: string): string => `/season/places/${id}`;
+
+/** The finds of which some ids are told: where a number of the season leads. */
+export const theseFinds = (ids: readonly string[]): string => `/season/log/finds?these=${ids.join(",")}`;
 
 export const sheetPath = (sheet: string): string => `/sheets/${sheet}`;
 

@@ -40,6 +40,37 @@ const views: RouteObject[] = [
     path: "prints",
     lazy: () => import("./field-tests/all-prints-view.tsx").then(({ AllPrintsView }) => ({ Component: AllPrintsView })),
   },
+  { path: "outing", element: <Navigate to="now" replace /> },
+  {
+    path: "outing/now",
+    lazy: () => import("./outing/outing-view.tsx").then(({ OutingView }) => ({ Component: OutingView })),
+  },
+  { path: "outing/plan", lazy: () => import("./plan/plan-view.tsx").then(({ PlanView }) => ({ Component: PlanView })) },
+  {
+    path: "outing/:id",
+    lazy: () => import("./outing/one-outing-view.tsx").then(({ OneOutingView }) => ({ Component: OneOutingView })),
+  },
+  { path: "season", element: <Navigate to="log" replace /> },
+  {
+    path: "season/log/:as?",
+    lazy: () => import("./season-log/season-log-view.tsx").then(({ SeasonLogView }) => ({ Component: SeasonLogView })),
+  },
+  {
+    path: "season/places",
+    lazy: () => import("./places/places-view.tsx").then(({ PlacesView }) => ({ Component: PlacesView })),
+  },
+  {
+    path: "season/places/:id",
+    lazy: () => import("./places/place-view.tsx").then(({ PlaceView }) => ({ Component: PlaceView })),
+  },
+  {
+    path: "season/return",
+    lazy: () => import("./return/return-view.tsx").then(({ ReturnView }) => ({ Component: ReturnView })),
+  },
+  {
+    path: "season/pictures",
+    lazy: () => import("./season-pictures/pictures-view.tsx").then(({ PicturesView }) => ({ Component: PicturesView })),
+  },
   { path: "kitchen", element: <Navigate to="basket" replace /> },
   {
     path: "kitchen/basket",
@@ -68,6 +99,11 @@ const views: RouteObject[] = [
   {
     path: "packet/:token",
     lazy: () => import("./packet/packet-view.tsx").then(({ PacketView }) => ({ Component: PacketView })),
+  },
+  {
+    path: "place/:token",
+    lazy: () =>
+      import("./places/shared-place-view.tsx").then(({ SharedPlaceView }) => ({ Component: SharedPlaceView })),
   },
   {
     path: "settings",

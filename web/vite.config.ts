@@ -43,7 +43,7 @@ const offline = VitePWA({
   workbox: {
     // the first visit is kept at once: nobody reloads a page in a wood to make it work there
     clientsClaim: true,
-    globPatterns: ["**/*.{js,css,html,svg,png,woff2,webmanifest}"],
+    globPatterns: ["**/*.{js,css,html,svg,png,woff2,webmanifest,geojson}"],
     maximumFileSizeToCacheInBytes: 4_000_000,
     navigateFallback: "/index.html",
     // an answer of the server is never kept: an old one must not pass for a new one

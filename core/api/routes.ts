@@ -12,6 +12,7 @@ import {
   sayOfPacket,
   withdrawPacket,
 } from "./packets.ts";
+import { listPlaceLinks, makePlaceLink, openPlaceLink, withdrawPlaceLink } from "./places.ts";
 import { readSky, readWeather, simulatedPosition, simulatedScale } from "./surroundings.ts";
 
 export const ROUTES = {
@@ -38,6 +39,10 @@ export const ROUTES = {
   packetPicture,
   sayOfPacket,
   askStandIn,
+  makePlaceLink,
+  listPlaceLinks,
+  withdrawPlaceLink,
+  openPlaceLink,
   readWeather,
   readSky,
   simulatedPosition,

@@ -20,12 +20,23 @@ const BEFORE_MS = 10 * 60_000;
 /** Beyond this, m, a place says nothing about which of two outings it was. */
 const FAR_M = 50_000;
 
-/** The outing to which something belongs, or undefined. */
-export function outingOf({ at, position }: Happened, outings: readonly KeptOuting[]): KeptOuting | undefined {
-  const going = outings.filter(({ content }) => at >= Date.parse(content.begunAt) - BEFORE_MS && at <= endOf(content));
-  if (going.length < 2) return going[0];
-  return going.reduce((best, next) => (isNearer(next, best, at, position) ? next : best));
+/** Finds the outing to which something belongs; of many finds the outings are looked through once. */
+export function outingFinder(outings: readonly KeptOuting[]): (happened: Happened) => KeptOuting | undefined {
+  const spans = outings.map((outing) => ({
+    outing,
+    from: Date.parse(outing.content.begunAt) - BEFORE_MS,
+    to: endOf(outing.content),
+  }));
+  return ({ at, position }) => {
+    const going = spans.filter(({ from, to }) => at >= from && at <= to).map(({ outing }) => outing);
+    if (going.length < 2) return going[0];
+    return going.reduce((best, next) => (isNearer(next, best, at, position) ? next : best));
+  };
 }
+
+/** The outing to which something belongs, or undefined. */
+export const outingOf = (happened: Happened, outings: readonly KeptOuting[]): KeptOuting | undefined =>
+  outingFinder(outings)(happened);
 
 /** Of two outings at once the one that was nearer then, else the one that began later. */
 function isNearer(one: KeptOuting, other: KeptOuting, at: number, position: Position | undefined): boolean {

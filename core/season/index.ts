@@ -1,5 +1,5 @@
 /** The front door of outings, places and the season: nothing of it weighs in the judgement of a find. */
-export { type Happened, type KeptOuting, outingOf, searchOf } from "../outing/attach.ts";
+export { type Happened, type KeptOuting, outingFinder, outingOf, searchOf } from "../outing/attach.ts";
 export * from "../outing/outing.ts";
 export * from "../outing/reminder.ts";
 export { type StillOpen, stillOpen } from "../outing/still-open.ts";

@@ -13,11 +13,11 @@ const searches = [
   { id: idNumber(3), from: hourOf(DAY, 11), to: hourOf(DAY, 11.5) },
 ];
 const outings = [{ id: idNumber(9), content: outingOn(DAY, 8, 12, { searches }) }];
-const found = (id: number, hour: number, kind: string | undefined, place?: FoundThere["place"]): FoundThere => ({
+const found = (id: number, hour: number, kind: string | undefined, where?: FoundThere["where"]): FoundThere => ({
   id: idNumber(id),
   at: Date.parse(hourOf(DAY, hour)),
   kind,
-  place,
+  where,
 });
 
 describe("own visits", () => {

@@ -1,6 +1,6 @@
 /** Own visits, out of outings and finds: where, when, how long, and how many of what. */
 import type { KeptOuting } from "../outing/attach.ts";
-import { outingOf, searchOf } from "../outing/attach.ts";
+import { outingFinder, searchOf } from "../outing/attach.ts";
 import { endOf, minutesOf } from "../outing/outing.ts";
 import { type KeptPlace, placeOfFind } from "../place/inside.ts";
 import type { Position } from "../place/place.ts";
@@ -12,7 +12,7 @@ export interface FoundThere {
   readonly id: string;
   /** Milliseconds. */
   readonly at: number;
-  readonly place?:
+  readonly where?:
     | { readonly lat?: number | undefined; readonly lon?: number | undefined; readonly name?: string | undefined }
     | undefined;
   /** The kind for which it counts; undefined for what has no name. */
@@ -34,13 +34,14 @@ export function visitsOf(
   places: readonly KeptPlace[],
   dayOf: (moment: number) => string,
 ): readonly Visit[] {
+  const outingOf = outingFinder(outings);
   const counts = new Map<string, Map<string, number>>();
   for (const find of finds) {
     if (find.kind === undefined) continue;
-    const position = positionOf(find.place);
-    const outing = outingOf({ at: find.at, position }, outings);
+    const position = positionOf(find.where);
+    const outing = outingOf({ at: find.at, position });
     if (outing === undefined) continue;
-    const there = placeOfFind(find.place, places)?.id;
+    const there = placeOfFind(find.where, places)?.id;
     const search =
       (there === undefined ? undefined : nearestAt(outing, there, find.at)) ?? searchOf(outing.content, find.at);
     if (search === undefined) continue;
@@ -72,5 +73,5 @@ const nearestAt = ({ content }: KeptOuting, place: string, at: number) =>
     .filter((search) => search.place === place)
     .sort((one, other) => Math.abs(Date.parse(one.from) - at) - Math.abs(Date.parse(other.from) - at))[0];
 
-const positionOf = (place: FoundThere["place"]): Position | undefined =>
+const positionOf = (place: FoundThere["where"]): Position | undefined =>
   place?.lat === undefined || place.lon === undefined ? undefined : { lat: place.lat, lon: place.lon };

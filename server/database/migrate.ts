@@ -9,6 +9,7 @@ import * as settled from "./migrations/2026-11-25-settled.ts";
 import * as demoFinds from "./migrations/2026-11-26-demo-finds.ts";
 import * as packetsWithdrawn from "./migrations/2026-11-26-packets-withdrawn.ts";
 import * as documents from "./migrations/2026-11-27-documents.ts";
+import * as placeLinks from "./migrations/2026-11-28-place-links.ts";
 
 /** One step forward and, where nothing would be lost, back. */
 export interface Migration {
@@ -25,6 +26,7 @@ const MIGRATIONS: readonly (readonly [string, Migration])[] = [
   ["2026-11-26-demo-finds", demoFinds],
   ["2026-11-26-packets-withdrawn", packetsWithdrawn],
   ["2026-11-27-documents", documents],
+  ["2026-11-28-place-links", placeLinks],
 ];
 
 /** The migrations of a database. */

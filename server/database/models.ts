@@ -75,6 +75,17 @@ export interface PacketRow extends Model<InferAttributes<PacketRow>, InferCreati
   withdrawnAt: CreationOptional<Date | null>;
 }
 
+export interface PlaceLinkRow extends Model<InferAttributes<PlaceLinkRow>, InferCreationAttributes<PlaceLinkRow>> {
+  id: string;
+  ownerId: string;
+  placeId: string;
+  token: string;
+  /** What others call the place. */
+  name: string;
+  madeAt: Date;
+  withdrawnAt: CreationOptional<Date | null>;
+}
+
 export interface DemoFindRow extends Model<InferAttributes<DemoFindRow>, InferCreationAttributes<DemoFindRow>> {
   ownerId: string;
   findId: string;
@@ -87,6 +98,7 @@ export interface Models {
   readonly verdicts: ModelStatic<VerdictRow>;
   readonly pictures: ModelStatic<PictureRow>;
   readonly packets: ModelStatic<PacketRow>;
+  readonly placeLinks: ModelStatic<PlaceLinkRow>;
   readonly demoFinds: ModelStatic<DemoFindRow>;
 }
 
@@ -166,6 +178,19 @@ export function defineModels(database: Sequelize): Models {
         withdrawnAt: perhapsMoment(),
       },
       { tableName: "packets", ...plain },
+    ),
+    placeLinks: database.define<PlaceLinkRow>(
+      "placeLink",
+      {
+        id: key(),
+        ownerId: id(),
+        placeId: id(),
+        token: { type: DataTypes.CHAR(32), allowNull: false },
+        name: word(120),
+        madeAt: moment(),
+        withdrawnAt: perhapsMoment(),
+      },
+      { tableName: "place_links", ...plain },
     ),
     demoFinds: database.define<DemoFindRow>(
       "demoFind",

@@ -9,6 +9,7 @@ import { pinoHttp } from "pino-http";
 import { documentHandlers } from "./handlers/documents.ts";
 import { findHandlers } from "./handlers/finds.ts";
 import { packetHandlers } from "./handlers/packets.ts";
+import { placeHandlers } from "./handlers/places.ts";
 import { surroundingsHandlers } from "./handlers/surroundings.ts";
 import type { Parts } from "./parts.ts";
 import { problemHandler, sendProblem } from "./problem.ts";
@@ -72,7 +73,13 @@ export function createApp(parts: Parts, running: Running = {}): Express {
   app.use(wholeJsonOnly);
   serve(
     app,
-    { ...documentHandlers(parts), ...findHandlers(parts), ...packetHandlers(parts), ...surroundingsHandlers(parts) },
+    {
+      ...documentHandlers(parts),
+      ...findHandlers(parts),
+      ...packetHandlers(parts),
+      ...placeHandlers(parts),
+      ...surroundingsHandlers(parts),
+    },
     actorOf,
   );
   app.use("/api", (request, response) => sendProblem(response, 404, `There is nothing at ${request.originalUrl}.`));

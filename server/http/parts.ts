@@ -10,6 +10,7 @@ import type { Judging } from "../judging/judging.ts";
 import type { Verdicts } from "../judging/verdicts.ts";
 import type { Packets } from "../packets/packets.ts";
 import type { Pictures } from "../pictures/pictures.ts";
+import type { PlaceLinks } from "../places/place-links.ts";
 import type { Sky, Station } from "../weather/station.ts";
 
 /** A position as a receiver gives it. */
@@ -31,6 +32,7 @@ export interface Parts {
   readonly standings: Standings;
   readonly pictures: Pictures;
   readonly packets: Packets;
+  readonly placeLinks: PlaceLinks;
   readonly logger: Logger;
   /** The weather station, where there is one. */
   readonly station?: Station | undefined;

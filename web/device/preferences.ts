@@ -22,6 +22,17 @@ const preferencesSchema = z.object({
   smellsKnown: z.array(z.enum(CHARACTERS.smell.states)).catch([]),
   /** Numbers to ring when somebody is ill, in the person's own words. */
   emergency: z.string().max(400).catch(""),
+  /** From where the track of an outing comes. */
+  trackSource: z.enum(["device", "simulated", "none"]).catch("device"),
+  /** From where outings begin: on this device alone. */
+  home: z
+    .object({ lat: z.number().min(-90).max(90), lon: z.number().min(-180).max(180) })
+    .nullable()
+    .catch(null),
+  /** How one goes from place to place. */
+  goesBy: z.enum(["walk", "cycle", "drive"]).catch("walk"),
+  /** What is packed for the next outing. */
+  packed: z.array(z.string().max(64)).max(100).catch([]),
   /** Whether the first find was led through, or somebody did not want that. */
   wasLed: z.boolean().catch(false),
   /** The find that is led through just now. */

@@ -30,8 +30,8 @@ export function weatherChanges(weather: StationWeather): readonly Change[] {
 export interface Position {
   readonly lat: number;
   readonly lon: number;
-  readonly accuracyM?: number;
-  readonly elevationM?: number;
+  readonly accuracyM?: number | undefined;
+  readonly elevationM?: number | undefined;
 }
 
 const WITHIN_MS = 15_000;

@@ -77,6 +77,13 @@ export interface HouseholdRow {
   readonly eater: unknown;
 }
 
+/** A position of an outing's track, on this device alone until its owner says otherwise. */
+export interface TrackRow {
+  readonly order?: number;
+  readonly outing: string;
+  readonly point: unknown;
+}
+
 class Device extends Dexie {
   declare documents: EntityTable<DocumentRow, "id">;
   declare queue: Table<QueuedTouch, number>;
@@ -86,6 +93,7 @@ class Device extends Dexie {
   declare verdicts: EntityTable<VerdictRow, "documentId">;
   declare marks: EntityTable<Mark, "name">;
   declare household: EntityTable<HouseholdRow, "id">;
+  declare track: Table<TrackRow, number>;
 
   constructor() {
     super("jittery-cap");
@@ -108,6 +116,8 @@ class Device extends Dexie {
     this.version(5).stores({ documents: "id, kind, about, version, [kind+archived+listedAt]" });
     // who eats stays on the device
     this.version(6).stores({ household: "id" });
+    // where somebody went stays on the device
+    this.version(7).stores({ track: "++order, outing" });
   }
 }
 

@@ -1,7 +1,7 @@
 /** The way through the application, in two levels: what there is, and what belongs to what is open. */
 import { memo } from "react";
 import { Link, useMatch } from "react-router";
-import { FIND_PAGES, findPath, KITCHEN_PAGES, STOPS } from "../addresses.ts";
+import { FIND_PAGES, findPath, KITCHEN_PAGES, OUTING_PAGES, SEASON_PAGES, STOPS } from "../addresses.ts";
 import { IllStop } from "./ill-stop.tsx";
 import { MoreMenu } from "./more-menu.tsx";
 import { Stops } from "./stops.tsx";
@@ -10,6 +10,8 @@ import { Stops } from "./stops.tsx";
 export const Trail = memo(function Trail() {
   const id = useMatch("/finds/:id/*")?.params.id;
   const isInKitchen = useMatch("/kitchen/*") !== null;
+  const isOut = useMatch("/outing/*") !== null;
+  const isInSeason = useMatch("/season/*") !== null;
   return (
     <header className="trail">
       <div className="trail-first">
@@ -28,7 +30,9 @@ export const Trail = memo(function Trail() {
           isSecond
         />
       )}
-      {isInKitchen && KITCHEN_PAGES.length > 1 && <Stops label="Kitchen" stops={KITCHEN_PAGES} isSecond />}
+      {isOut && <Stops label="Outing" stops={OUTING_PAGES} isSecond />}
+      {isInSeason && <Stops label="Season" stops={SEASON_PAGES} isSecond />}
+      {isInKitchen && <Stops label="Kitchen" stops={KITCHEN_PAGES} isSecond />}
     </header>
   );
 });

@@ -13,12 +13,14 @@ const NewVersion = lazy(() => import("../new-version.tsx").then((module) => ({ d
 const PrintReminder = lazy(() =>
   import("../field-tests/print-reminder.tsx").then((module) => ({ default: module.PrintReminder })),
 );
+const OutingKeeper = lazy(() => import("../outing/keeper.tsx").then((module) => ({ default: module.OutingKeeper })));
 
 export function Whole() {
   useEffect(() => keepMatching(), []);
   useEffect(() => keepSettings(), []);
   const { state } = useNavigation();
-  const isGuest = useMatch("/packet/:token") !== null;
+  const isPacket = useMatch("/packet/:token") !== null;
+  const isGuest = useMatch("/place/:token") !== null || isPacket;
   const isRunning = useMatch("/finds/:id/run") !== null;
   return (
     <div className="whole">
@@ -27,6 +29,7 @@ export function Whole() {
       <Suspense fallback={null}>
         <NewVersion />
         {!isGuest && <PrintReminder />}
+        {!isGuest && <OutingKeeper />}
       </Suspense>
       <div className="whole-view">
         <Outlet />

@@ -24,6 +24,7 @@ import {
   unpackSheets,
 } from "@jittery-cap/core";
 import type { KitchenSheet } from "@jittery-cap/core/kitchen";
+import type { SeasonSheet, TellingLook } from "@jittery-cap/core/season";
 import { expose } from "comlink";
 import { type ShownAnswer, shownAnswer } from "../standing/shown-answer.ts";
 
@@ -65,6 +66,14 @@ export interface Comparison {
   readonly other: SheetLine;
   readonly figures: readonly [Figure | undefined, Figure | undefined];
   readonly differences: readonly Difference[];
+}
+
+/** How a danger is told: from the sought kind that it is taken for, or by its own mark. */
+export interface ToldDanger {
+  readonly id: string;
+  readonly mark: string;
+  readonly look: TellingLook | undefined;
+  readonly figure: Figure | undefined;
 }
 
 /** The sizes of one sheet's spores. */
@@ -180,6 +189,30 @@ const judge = {
       keeping,
       buttonLike,
     }));
+  },
+
+  /** What of every sheet the season needs. */
+  async seasonSheets(): Promise<readonly SeasonSheet[]> {
+    const { seasonSheet } = await import("./season-sheets.ts");
+    return knowledge().sheets.map(seasonSheet);
+  },
+
+  /** The one look that tells each danger from what it is taken for, with its drawing. */
+  async toldDangers(
+    asked: readonly { readonly id: string; readonly takenFor: string | undefined }[],
+  ): Promise<readonly ToldDanger[]> {
+    const [{ figuresOf }, { ownMark, tellingLook }] = await Promise.all([
+      import("./sheet-figures.ts"),
+      import("./season-sheets.ts"),
+    ]);
+    const { byId } = knowledge();
+    return asked.flatMap(({ id, takenFor }): ToldDanger[] => {
+      const sheet = byId.get(id);
+      const sought = takenFor === undefined ? undefined : byId.get(takenFor);
+      if (sheet === undefined) return [];
+      const look = sought === undefined ? undefined : tellingLook(sheet, sought);
+      return [{ id, mark: ownMark(sheet), look, figure: figuresOf(sheet).at(-1) }];
+    });
   },
 
   /** One sheet, or undefined where there is none of that id. */

@@ -1,0 +1,177 @@
+/** Everything on the map: places, finds, where nothing was. What is on it is a list as well, for whoever cannot see it. */
+import { middleOf } from "@jittery-cap/core/season";
+import Button from "@mui/material/Button";
+import L from "leaflet";
+import { useEffect, useMemo, useState } from "react";
+import { Polygon, useMap } from "react-leaflet";
+import { useNavigate } from "react-router";
+import { findPath, placePath } from "../addresses.ts";
+import { ChooseFrom } from "../layout/choose-from.tsx";
+import type { Season } from "../season/use-season.ts";
+import { forgetBaseMap, keepBaseMap, useBaseMap } from "./base-map.ts";
+import { MARKS } from "./ground-style.ts";
+import { MapFrame } from "./map-frame.tsx";
+
+/** Where there is nothing yet the lakeland is shown, which ships. */
+const LAKELAND: L.LatLngBoundsLiteral = [
+  [61.865, -25.49],
+  [61.94, -25.29],
+];
+
+interface Mark {
+  readonly id: string;
+  readonly at: L.LatLngTuple;
+  readonly words: string;
+  readonly to: string | undefined;
+  readonly isNothing: boolean;
+}
+
+export function FoundMap({ season }: { readonly season: Season }) {
+  const [year, setYear] = useState("");
+  const [kind, setKind] = useState("");
+  const base = useBaseMap();
+  const [refused, setRefused] = useState<string>();
+  const { finds, outings, places } = season;
+  const marks = useMemo(
+    () => [
+      ...finds
+        .filter((find) => (year === "" || find.day.startsWith(year)) && (kind === "" || find.kind === kind))
+        .flatMap(({ id, position, label }): Mark[] =>
+          position === undefined
+            ? []
+            : [{ id, at: [position.lat, position.lon], words: label, to: findPath(id), isNothing: false }],
+        ),
+      ...(kind === "" ? outings : [])
+        .flatMap(({ content }) => content.nothing)
+        .filter(({ at }) => year === "" || at.startsWith(year))
+        .flatMap(({ id, position }): Mark[] =>
+          position === undefined
+            ? []
+            : [{ id, at: [position.lat, position.lon], words: "nothing here", to: undefined, isNothing: true }],
+        ),
+    ],
+    [finds, outings, year, kind],
+  );
+  const bounds = useMemo(() => boundsOf({ places, finds }), [places, finds]);
+  const years = [...new Set(finds.map(({ day }) => day.slice(0, 4)))].sort();
+  const kinds = [...new Set(finds.flatMap((find) => find.kind ?? []))].sort((one, other) =>
+    season.nameOf(one).localeCompare(season.nameOf(other)),
+  );
+  const take = async (file: File | undefined) => {
+    if (file === undefined) return;
+    const { archiveOf } = await import("./archive-layer.ts");
+    if ((await archiveOf(file)) === undefined)
+      setRefused(`${file.name} is no tile archive (PMTiles). The map stays as it is.`);
+    else {
+      setRefused(undefined);
+      await keepBaseMap(file);
+    }
+  };
+  return (
+    <>
+      <div className="map-asked">
+        <ChooseFrom label="Year on the map" value={year} onChange={setYear}>
+          <option value="">all years</option>
+          {years.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </ChooseFrom>
+        <ChooseFrom label="Kind on the map" value={kind} onChange={setKind}>
+          <option value="">all kinds, and where nothing was</option>
+          {kinds.map((one) => (
+            <option key={one} value={one}>
+              {season.nameOf(one)}
+            </option>
+          ))}
+        </ChooseFrom>
+        <span className="soft" data-testid="on-the-map">
+          {marks.filter(({ isNothing }) => !isNothing).length} finds,{" "}
+          {marks.filter(({ isNothing }) => isNothing).length} times nothing
+        </span>
+      </div>
+      <MapFrame label="Map of what was found" bounds={bounds}>
+        {places.map(
+          ({ id, content }) =>
+            content.outline !== undefined && (
+              <Polygon
+                key={id}
+                positions={content.outline.map(([lon, lat]): L.LatLngTuple => [lat, lon])}
+                pathOptions={(content.concerns?.length ?? 0) > 0 ? MARKS.dirty : MARKS.place}
+                interactive={false}
+              />
+            ),
+        )}
+        <Marks marks={marks} />
+      </MapFrame>
+      <div className="map-asked">
+        <Button component="label">
+          {base === undefined ? "A base map of your own (PMTiles)" : `Base map: ${base.name}`}
+          <input
+            type="file"
+            accept=".pmtiles"
+            className="unseen"
+            aria-label="A base map of your own"
+            onChange={(event) => {
+              void take(event.target.files?.[0]);
+              event.target.value = "";
+            }}
+          />
+        </Button>
+        {base !== undefined && (
+          <Button variant="quiet" onClick={() => void forgetBaseMap()}>
+            Without it
+          </Button>
+        )}
+        <span className="soft small">
+          No tile is ever fetched from a network: whoever serves tiles learns where you look.
+        </span>
+      </div>
+      {refused !== undefined && <p role="alert">{refused}</p>}
+      <details>
+        <summary>The places as a list</summary>
+        <ul className="lines">
+          {places.map(({ id, content }) => (
+            <li key={id} className="open-line">
+              <a href={placePath(id)}>{content.name}</a>: {finds.filter((find) => find.placeId === id).length} finds
+            </li>
+          ))}
+        </ul>
+      </details>
+    </>
+  );
+}
+
+function boundsOf({ places, finds }: Pick<Season, "places" | "finds">): L.LatLngBoundsExpression {
+  const all = [
+    ...places.flatMap(({ content }) => middleOf(content) ?? []),
+    ...finds.flatMap(({ position }) => position ?? []),
+  ];
+  if (all.length === 0) return LAKELAND;
+  return L.latLngBounds(all.map(({ lat, lon }): L.LatLngTuple => [lat, lon])).pad(0.12);
+}
+
+/** Marks on one canvas: thousands of them are no nodes of the page. */
+function Marks({ marks }: { readonly marks: readonly Mark[] }) {
+  const map = useMap();
+  const navigate = useNavigate();
+  useEffect(() => {
+    const group = L.layerGroup(
+      marks.map(({ at, words, to, isNothing }) => {
+        const mark = L.circleMarker(at, { radius: isNothing ? 4 : 6, ...(isNothing ? MARKS.nothing : MARKS.found) });
+        if (to !== undefined) mark.on("click", () => void navigate(to));
+        return mark.bindTooltip(() => escapedNode(words));
+      }),
+    ).addTo(map);
+    return () => {
+      group.remove();
+    };
+  }, [marks, map, navigate]);
+  return null;
+}
+
+/** What a person wrote is text, and nothing else. */
+function escapedNode(words: string): HTMLElement {
+  const node = document.createElement("span");
+  node.textContent = words;
+  return node;
+}

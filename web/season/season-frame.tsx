@@ -1,0 +1,44 @@
+/** What all views of the season share. */
+import Alert from "@mui/material/Alert";
+import type { ReactNode } from "react";
+import { ScrollRegion } from "../layout/scroll-region.tsx";
+import { SplitCard } from "../layout/split-card.tsx";
+import { Trail } from "../layout/trail.tsx";
+import { type Season, useSeason } from "./use-season.ts";
+import "../kitchen/kitchen.css";
+import "./season.css";
+
+interface SeasonFrameProps {
+  readonly title: string;
+  readonly light: (season: Season) => ReactNode;
+  readonly dark: (season: Season) => ReactNode;
+  readonly width?: "narrow" | "middle" | "wide";
+}
+
+export function SeasonFrame({ title, light, dark, width = "middle" }: SeasonFrameProps) {
+  const season = useSeason();
+  return (
+    <SplitCard
+      darkFirst={false}
+      width={width}
+      light={
+        <>
+          <Trail />
+          <ScrollRegion label={title} className="page">
+            {typeof season !== "object" && <h1 className="kitchen-title">{title}</h1>}
+            {season === undefined && <p className="soft">Looking through your outings.</p>}
+            {season === "failed" && (
+              <Alert severity="error">The sheets cannot be had just now. Nothing is foretold.</Alert>
+            )}
+            {typeof season === "object" && light(season)}
+          </ScrollRegion>
+        </>
+      }
+      dark={
+        <ScrollRegion label="Beside it" className="dark-page">
+          {typeof season === "object" && dark(season)}
+        </ScrollRegion>
+      }
+    />
+  );
+}
