@@ -1,11 +1,11 @@
 /**
  * The invented lakeland: its waters, woods, bog, pastures, roads and paths as GeoJSON, and the places where an invented circle
- * goes. It lies far out on a sea, so that no patch of anybody is pointed at.
+ * goes. It lies out on a northern sea, so that no patch of anybody is pointed at.
  */
 import type { OwnPlace } from "@jittery-cap/core/season";
 
 /** The middle of it, degrees. */
-export const MIDDLE = { lat: 61.9, lon: -25.4 } as const;
+export const MIDDLE = { lat: 61.9, lon: 19.6 } as const;
 const LAT_KM = 1 / 111.32;
 const LON_KM = LAT_KM / Math.cos((MIDDLE.lat * Math.PI) / 180);
 

@@ -14,11 +14,11 @@ export interface SimulatedPosition {
  * pointed at.
  */
 const CORNERS: readonly (readonly [lat: number, lon: number])[] = [
-  [61.9242, -25.4372],
-  [61.9262, -25.4331],
-  [61.9257, -25.4262],
-  [61.9251, -25.4204],
-  [61.9243, -25.4296],
+  [61.9242, 19.5628],
+  [61.9262, 19.5669],
+  [61.9257, 19.5738],
+  [61.9251, 19.5796],
+  [61.9243, 19.5704],
 ];
 /** Minutes for one round. */
 const ROUND_MINUTES = 40;

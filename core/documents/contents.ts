@@ -6,7 +6,7 @@ import type { Meal } from "../kitchen/meal.ts";
 import type { Tasting } from "../kitchen/tasting.ts";
 import type { Outing } from "../outing/outing.ts";
 import type { Reminder } from "../outing/reminder.ts";
-import type { Track } from "../outing/track.ts";
+import type { Track } from "../outing/track-leg.ts";
 import type { OwnPlace } from "../place/place.ts";
 import type { Settings } from "../settings/settings.ts";
 import type { Opinion } from "./kinds/opinion.ts";

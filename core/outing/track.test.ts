@@ -1,7 +1,8 @@
 import { simplify } from "@turf/simplify";
 import { expect } from "chai";
 import fc from "fast-check";
-import { cleanTrack, positionThen, simplified, type TrackPoint } from "./track.ts";
+import { cleanTrack, positionThen, simplified } from "./track.ts";
+import type { TrackPoint } from "./track-leg.ts";
 
 const START = Date.parse("2026-09-14T08:00:00Z");
 const point = (seconds: number, north: number, more: Partial<TrackPoint> = {}): TrackPoint => ({

@@ -1,26 +1,7 @@
-/** A track: positions in the order of their times, kept in legs; what a receiver gets wrong is left out and told. */
+/** A track put right: positions in the order of their times, kept in legs; what a receiver gets wrong is left out and told. */
 import { simplify } from "@turf/simplify";
-import { z } from "zod";
 import { metresBetween } from "../place/inside.ts";
-
-const moment = z.iso.datetime({ offset: true, error: "expected a date and time with its offset" });
-export const trackPointSchema = z.strictObject({
-  at: moment,
-  lat: z.number().min(-90).max(90),
-  lon: z.number().min(-180).max(180),
-  accuracyM: z.number().nonnegative().max(1_000_000).optional(),
-  elevationM: z.number().min(-500).max(9000).optional(),
-});
-export type TrackPoint = z.infer<typeof trackPointSchema>;
-
-/** A leg of a track is a document of its own: sent once, changed never. */
-export const MOST_POINTS = 5000;
-export const trackSchema = z.strictObject({
-  /** The outing. */
-  about: z.uuid("expected the id of an outing"),
-  points: z.array(trackPointSchema).min(1).max(MOST_POINTS),
-});
-export type Track = z.infer<typeof trackSchema>;
+import type { TrackPoint } from "./track-leg.ts";
 
 /** A track put right. */
 export interface CleanTrack {

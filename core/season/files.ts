@@ -5,7 +5,7 @@ import { z } from "zod";
 import type { Parsed } from "../find/parse.ts";
 import type { CalendarEvent } from "../formats/ics.ts";
 import { isDue, REMINDER_WORDS, type Reminder } from "../outing/reminder.ts";
-import { type TrackPoint, trackPointSchema } from "../outing/track.ts";
+import { type TrackPoint, trackPointSchema } from "../outing/track-leg.ts";
 import { newPlace, type OwnPlace } from "../place/place.ts";
 
 /** A table as CSV. */

@@ -4,6 +4,7 @@ export * from "../outing/outing.ts";
 export * from "../outing/reminder.ts";
 export { type StillOpen, stillOpen } from "../outing/still-open.ts";
 export * from "../outing/track.ts";
+export * from "../outing/track-leg.ts";
 export * from "../place/inside.ts";
 export * from "../place/place.ts";
 export { type SharedPlace, sharedPlace } from "../place/shared.ts";

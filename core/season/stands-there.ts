@@ -2,6 +2,7 @@
 
 import type { Place } from "../find/schema.ts";
 import { DANGER_TIERS, type Tier } from "../find/taxa.ts";
+import { definitionOf } from "../find/vocabulary.ts";
 import { isInMonths } from "../judge/season.ts";
 import { type Sheet, tablesOf } from "../knowledge/sheet.ts";
 import { compareSheets } from "../next/compare.ts";
@@ -87,11 +88,13 @@ const GRAVITY: Readonly<Partial<Record<Tier, number>>> = { deadly: 0, serious: 1
 /** A danger that stands there, with the sought kinds that it is taken for. */
 export interface DangerThere {
   readonly sheet: SeasonSheet;
+  /** Whether it is told of that region; one that is not may have travelled. */
+  readonly isAtHome: boolean;
   readonly takenFor: readonly string[];
 }
 
 /**
- * The dangers of that day and ground: first those that kill, and among equals those that are taken for what is sought there. A
+ * The dangers of that day and ground: first those that kill, among them those of the region, and among equals those that are taken for what is sought there. A
  * lookalike of something likely is named whatever ground is told of it.
  */
 export function dangersThere(sheets: readonly SeasonSheet[], scene: Scene): readonly DangerThere[] {
@@ -100,12 +103,14 @@ export function dangersThere(sheets: readonly SeasonSheet[], scene: Scene): read
     .filter((sheet) => DANGER_TIERS.has(sheet.tier))
     .map((sheet) => ({
       sheet,
+      isAtHome: scene.region === undefined || sheet.months[scene.region] !== undefined,
       takenFor: likely.filter(({ lookalikes }) => lookalikes.includes(sheet.id)).map(({ id }) => id),
     }))
     .filter(({ sheet, takenFor }) => (takenFor.length === 0 ? mayStand(sheet, scene) : isItsTime(sheet, scene)))
     .sort(
       (one, other) =>
         (GRAVITY[one.sheet.tier] ?? 3) - (GRAVITY[other.sheet.tier] ?? 3) ||
+        Number(other.isAtHome) - Number(one.isAtHome) ||
         other.takenFor.length - one.takenFor.length ||
         one.sheet.names.common.localeCompare(other.sheet.names.common, "en"),
     );
@@ -121,10 +126,14 @@ export interface TellingLook {
 
 /** That look, or undefined where none tells them apart. It clears nothing: it is what to look at first. */
 export function tellingLook(danger: Sheet, sought: Sheet): TellingLook | undefined {
-  const [best] = compareSheets(danger, sought);
+  // the place parts them in books only: it is no look at what stands there
+  const looks = compareSheets(danger, sought).filter(({ character }) => definitionOf(character).of !== "site");
+  const [best] = looks.sort((one, other) => other.power - one.power || Number(other.hard) - Number(one.hard));
   if (best === undefined) return undefined;
   const { character, age, one, other } = best;
-  return { character, age, ofDanger: one, ofSought: other };
+  // what both may show tells nothing
+  const apart = (mine: readonly string[], theirs: readonly string[]) => mine.filter((state) => !theirs.includes(state));
+  return { character, age, ofDanger: apart(one, other), ofSought: apart(other, one) };
 }
 
 /** What tells a danger by itself, where nothing that it is taken for is near: the first of its musts. */

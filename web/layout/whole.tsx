@@ -16,11 +16,12 @@ const PrintReminder = lazy(() =>
 const OutingKeeper = lazy(() => import("../outing/keeper.tsx").then((module) => ({ default: module.OutingKeeper })));
 
 export function Whole() {
-  useEffect(() => keepMatching(), []);
-  useEffect(() => keepSettings(), []);
   const { state } = useNavigation();
   const isPacket = useMatch("/packet/:token") !== null;
   const isGuest = useMatch("/place/:token") !== null || isPacket;
+  // whoever has a link sees what is behind it: nothing of the finder's is fetched beside it
+  useEffect(() => (isGuest ? undefined : keepMatching()), [isGuest]);
+  useEffect(() => (isGuest ? undefined : keepSettings()), [isGuest]);
   const isRunning = useMatch("/finds/:id/run") !== null;
   return (
     <div className="whole">

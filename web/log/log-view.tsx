@@ -15,9 +15,10 @@ import { Trail } from "../layout/trail.tsx";
 import { beginFind } from "../session/begin-find.ts";
 import { EVERYTHING, logPage } from "./find-lines.ts";
 import type { Begun } from "./first-evening.tsx";
-import { LogAsked } from "./log-asked.tsx";
 import { LogDark } from "./log-dark.tsx";
 
+// the finds come before what they can be searched by
+const LogAsked = lazy(() => import("./log-asked.tsx").then((module) => ({ default: module.LogAsked })));
 // who has no finds yet waits for no rows, and who has some for no first evening
 const linesModule = () => import("./log-lines.tsx");
 const LogLines = lazy(() => linesModule().then((module) => ({ default: module.LogLines })));
@@ -66,13 +67,15 @@ export function LogView() {
               New find
             </Button>
           </div>
-          <LogAsked
-            query={query}
-            onAsk={(next) => {
-              setQuery(next);
-              setMost(PAGE);
-            }}
-          />
+          <Suspense fallback={<div className="log-asked log-asked-to-come" />}>
+            <LogAsked
+              query={query}
+              onAsk={(next) => {
+                setQuery(next);
+                setMost(PAGE);
+              }}
+            />
+          </Suspense>
           <div className="log-notes">
             {sync.state === "unreachable" && (
               <Alert severity="info" role="status">

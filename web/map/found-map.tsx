@@ -14,8 +14,8 @@ import { MapFrame } from "./map-frame.tsx";
 
 /** Where there is nothing yet the lakeland is shown, which ships. */
 const LAKELAND: L.LatLngBoundsLiteral = [
-  [61.865, -25.49],
-  [61.94, -25.29],
+  [61.865, 19.51],
+  [61.94, 19.71],
 ];
 
 interface Mark {

@@ -31,7 +31,7 @@ export const GROUND: Readonly<Record<string, PathOptions>> = {
 
 /** What is laid on it. */
 export const MARKS = {
-  found: { color: tone.ink, weight: 1.5, fillColor: tone.rust, fillOpacity: 0.9 },
+  found: { color: tone.bone, weight: 1, fillColor: tone.rust, fillOpacity: 0.85 },
   nothing: { color: tone.ink, weight: 1.5, fill: false, dashArray: "2 3" },
   place: { color: tone.ink, weight: 2, fillColor: tone.paper, fillOpacity: 0.25 },
   dirty: { color: tone.rust, weight: 2, dashArray: "6 4", fillColor: tone.paper, fillOpacity: 0.25 },

@@ -3,7 +3,7 @@ import type { GeoJsonObject } from "geojson";
 import L from "leaflet";
 import "leaflet/dist/leaflet.css";
 import { type ReactNode, useEffect, useState } from "react";
-import { GeoJSON, MapContainer, ScaleControl, useMap } from "react-leaflet";
+import { GeoJSON, MapContainer, Pane, ScaleControl, useMap } from "react-leaflet";
 import { useBaseMap } from "./base-map.ts";
 import { GROUND } from "./ground-style.ts";
 import "./map.css";
@@ -46,22 +46,25 @@ function Ground() {
   }, []);
   if (land === undefined) return null;
   return (
-    <GeoJSON
-      data={land}
-      interactive={false}
-      style={(feature) => GROUND[String(feature?.properties.kind)] ?? GROUND.path ?? {}}
-      pointToLayer={(feature, at) =>
-        L.marker(at, {
-          interactive: false,
-          keyboard: false,
-          icon: L.divIcon({
-            className: "map-name",
-            html: escaped(String(feature.properties.name)),
-            iconSize: [140, 20],
-          }),
-        })
-      }
-    />
+    <Pane name="ground" style={{ zIndex: 250 }}>
+      <GeoJSON
+        data={land}
+        pane="ground"
+        interactive={false}
+        style={(feature) => GROUND[String(feature?.properties.kind)] ?? GROUND.path ?? {}}
+        pointToLayer={(feature, at) =>
+          L.marker(at, {
+            interactive: false,
+            keyboard: false,
+            icon: L.divIcon({
+              className: "map-name",
+              html: escaped(String(feature.properties.name)),
+              iconSize: [140, 20],
+            }),
+          })
+        }
+      />
+    </Pane>
   );
 }
 

@@ -84,7 +84,7 @@ function OnePatch({
       ],
     });
   return (
-    <article className="patch" data-patch={patch.name}>
+    <article className="place-patch" data-patch={patch.name}>
       <h3>
         {patch.name} <span className="soft plain small">{FORM_WORDS[patch.form]}</span>
       </h3>

@@ -2,7 +2,7 @@
 import { dayOfYear, type KeptPlace, lookOf, skyDaysOf } from "@jittery-cap/core/season";
 import { useEffect, useState } from "react";
 import { Section } from "../layout/section.tsx";
-import { Foretold } from "../plan/day-round.tsx";
+import { ForetoldKinds } from "../plan/day-round.tsx";
 import { kindsAt, sceneOf } from "../plan/use-plan.ts";
 import type { ToldKind } from "../season/season.worker.ts";
 import { askSeason } from "../season/season-worker.ts";
@@ -31,7 +31,7 @@ export function PlaceBrings({ place, season }: PlaceBringsProps) {
       return askSeason((remote) => remote.forecasts(look, [{ place: place.id, visits: own, kinds }]));
     };
     ask().then(
-      (all) => overtaken || setTold([...all].sort((one, other) => other.mean - one.mean).slice(0, SHOWN)),
+      (all) => overtaken || setTold([...all].sort((one, other) => other.mean - one.mean)),
       () => undefined,
     );
     return () => {
@@ -43,9 +43,7 @@ export function PlaceBrings({ place, season }: PlaceBringsProps) {
       title="What it may bring today"
       about={`From ${own.length === 1 ? "one visit" : `${own.length} visits`} of yours, ${own.filter(({ finds }) => finds.size === 0).length} of them empty; the sheets' months before that. Touch a number for the visits it rests on.`}
     >
-      {told?.map((one) => (
-        <Foretold key={one.kind} told={one} season={season} />
-      ))}
+      {told !== undefined && <ForetoldKinds kinds={told} place={place.id} season={season} most={SHOWN} />}
       {told?.length === 0 && <p className="soft">Nothing sought stands on such ground at this time of the year.</p>}
     </Section>
   );

@@ -74,7 +74,7 @@ export function PlaceMap({ place, finds, onSet }: PlaceMapProps) {
       {said !== undefined && <span role="status">{said}</span>}
     </div>
   );
-  const at: L.LatLngTuple = middle === undefined ? [61.9, -25.4] : [middle.lat, middle.lon];
+  const at: L.LatLngTuple = middle === undefined ? [61.9, 19.6] : [middle.lat, middle.lon];
   const bounds =
     place.outline === undefined
       ? L.latLng(at).toBounds(middle === undefined ? 9000 : ABOUT_M * 2)

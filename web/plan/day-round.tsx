@@ -1,4 +1,6 @@
 /** The round of the day, stop by stop with its hours and what it may bring; each number shows the visits on which it rests. */
+
+import { wordList } from "@jittery-cap/core";
 import { lightOf, middleOf, turnRoundAt } from "@jittery-cap/core/season";
 import Button from "@mui/material/Button";
 import { useState } from "react";
@@ -9,7 +11,7 @@ import { lastingWords, momentOf, timeWords } from "../season/local-day.ts";
 import type { ToldKind } from "../season/season.worker.ts";
 import type { Season } from "../season/use-season.ts";
 import { VisitList } from "../season/visit-list.tsx";
-import type { PlaceTold, Plan, PlanAsked } from "./use-plan.ts";
+import { type PlaceTold, type Plan, type PlanAsked, wasMet } from "./use-plan.ts";
 
 const START_HOUR = 9;
 const KINDS = 3;
@@ -135,11 +137,39 @@ function Stop({ stop: { place, kinds, minutes, anHour }, season, at, onWithout }
         not there
       </Button>
       <div className="wide">
-        {kinds.slice(0, KINDS).map((one) => (
-          <Foretold key={one.kind} told={one} season={season} />
-        ))}
+        <ForetoldKinds kinds={kinds} place={place.id} season={season} most={KINDS} />
       </div>
     </div>
+  );
+}
+
+interface ForetoldKindsProps {
+  readonly kinds: readonly ToldKind[];
+  readonly place: string;
+  readonly season: Season;
+  readonly most: number;
+}
+
+/** The kinds that were met there, with their numbers; what only the months speak for is named. */
+export function ForetoldKinds({ kinds, place, season, most }: ForetoldKindsProps) {
+  const met = kinds.filter(({ kind }) => wasMet(season, place, kind)).slice(0, most);
+  const others = kinds.filter(({ kind }) => !wasMet(season, place, kind));
+  return (
+    <>
+      {met.map((one) => (
+        <Foretold key={one.kind} told={one} season={season} />
+      ))}
+      {others.length > 0 && (
+        <p className="soft small">
+          {met.length === 0 ? "Nothing of this time was met there yet. " : ""}By the months alone also{" "}
+          {wordList(
+            others.slice(0, most).map(({ kind }) => season.nameOf(kind)),
+            "and",
+          )}
+          {others.length > most ? ` and ${others.length - most} more` : ""}.
+        </p>
+      )}
+    </>
   );
 }
 
@@ -163,7 +193,7 @@ export function Foretold({ told, season }: { readonly told: ToldKind; readonly s
           {low.toFixed(1)} to {high.toFixed(1)} in 80 of 100;{" "}
           {restsOn.length === 0
             ? "from the sheet's months"
-            : `from ${restsOn.length} ${restsOn.length === 1 ? "visit" : "visits"}, ${empty} of them empty`}
+            : `from ${restsOn.length} ${restsOn.length === 1 ? "visit" : "visits"}, ${empty} without it`}
         </span>
       </button>
       {isOpen && <VisitList restsOn={restsOn} season={season} />}

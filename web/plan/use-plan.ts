@@ -135,7 +135,11 @@ async function planOf(season: Season, sky: ToldSky | undefined, asked: PlanAsked
   return { look, round, ways, closed, stops, others: all.filter((one) => !stops.includes(one)) };
 }
 
-/** Once met there: the visits that it rests on found any. */
+/** Whether a kind was ever met there, on whatever day. */
+export const wasMet = (season: Season, place: string, kind: string): boolean =>
+  season.visits.some((visit) => visit.place === place && (visit.finds.get(kind) ?? 0) > 0);
+
+/** Met there on days like this one. */
 const known = ({ restsOn }: ToldKind): number => restsOn.reduce((sum, { found, alike }) => sum + found * alike, 0);
 /** What was never met at a place is worth so much of what the months alone would say. */
 const UNMET = 0.1;

@@ -114,7 +114,7 @@ function Due({ one, season }: { readonly one: Kept<"reminder">; readonly season:
       came: { at: new Date().toISOString(), ...(size === undefined ? {} : { sizeCm: size }) },
     });
   return (
-    <div className="round-stop due" data-reminder={kind}>
+    <div className="return-line" data-reminder={kind}>
       <time dateTime={from} className={isLate ? "stands" : ""}>
         {dayWords(from).split(" ").slice(1).join(" ")}
       </time>
@@ -178,8 +178,7 @@ function LastYear({ season }: { readonly season: Season }) {
               {dayWords(day)} {day.slice(0, 4)}
               {placeId !== undefined && (
                 <>
-                  {" "}
-                  ,{" "}
+                  {", "}
                   <Link to={placePath(placeId)}>
                     {season.places.find((place) => place.id === placeId)?.content.name}
                   </Link>

@@ -32,7 +32,7 @@ export function CalendarOfOutings({ season }: { readonly season: Season }) {
           later
         </Button>
       </div>
-      <div className="months">
+      <div className="year-months">
         {Array.from({ length: 12 }, (_unused, index) => `${year}-${String(index + 1).padStart(2, "0")}`).map(
           (month) => (
             <section key={month} aria-label={monthFormat.format(momentOf(`${month}-15`, 12))}>

@@ -1,10 +1,11 @@
 /** Log: the outings with what was found on them, as a list, a calendar, a map or a table. */
+import { isDue } from "@jittery-cap/core/season";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { lazy, Suspense } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { findPath, outingPath } from "../addresses.ts";
-import { dayOf, dayWords } from "../season/local-day.ts";
+import { dayOf, dayWords, spanWords } from "../season/local-day.ts";
 import { SeasonFrame } from "../season/season-frame.tsx";
 import type { Season } from "../season/use-season.ts";
 import { CalendarOfOutings } from "./calendar.tsx";
@@ -91,6 +92,33 @@ function These({ season, ids }: { readonly season: Season; readonly ids: readonl
   );
 }
 
+const AHEAD = 5;
+
+/** The next dates to come back. */
+function Ahead({ season: { reminders, today } }: { readonly season: Season }) {
+  const due = reminders
+    .filter(({ content }) => isDue(content))
+    .sort((one, other) => one.content.from.localeCompare(other.content.from));
+  if (due.length === 0) return null;
+  return (
+    <>
+      <h2 className="section-title above-2">
+        <Link to="/season/return">To come back to</Link>
+      </h2>
+      <ul className="lines">
+        {due.slice(0, AHEAD).map(({ id, content: { what, from, to } }) => (
+          <li key={id} className="open-line">
+            {from <= today && <span className="mark" aria-hidden="true" />}
+            <span>
+              {what}, <span className="soft">{spanWords(from, to, today)}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
 function Summed({ season }: { readonly season: Season }) {
   const { outings, visits, finds } = season;
   const empty = visits.filter((visit) => visit.finds.size === 0).length;
@@ -114,6 +142,7 @@ function Summed({ season }: { readonly season: Season }) {
           ))}
         </ul>
       )}
+      <Ahead season={season} />
       <p className="above-2">
         <Link to="/outing/now">Begin an outing</Link>, or <Link to="/outing/plan">plan the day</Link>.
       </p>

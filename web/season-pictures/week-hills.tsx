@@ -1,5 +1,5 @@
 /** Kinds against the weeks of the year: own hills over the band of the sheet's months; every week is a link to its finds, and a table tells the same. */
-import { hillOf, type KindWeeks, tableCsv } from "@jittery-cap/core/season";
+import { dayAfter, hillOf, type KindWeeks, tableCsv } from "@jittery-cap/core/season";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -67,6 +67,11 @@ export function WeekHills({ weeks, season, monthsOf }: WeekHillsProps) {
               across={across}
             />
           ))}
+          {now >= from && now <= to && (
+            <div className="hills-now" aria-hidden="true">
+              <span style={{ left: across(now) }}>this week</span>
+            </div>
+          )}
         </div>
       )}
       <div className="actions above not-printed">
@@ -130,22 +135,30 @@ function Hill({ of: { kind, weeks, all }, season, months, span: [from, to], acro
           />
         ))}
         <ol className="hill-weeks">
-          {[...weeks]
-            .sort(([one], [other]) => one - other)
-            .map(([week, { value, finds }]) => (
-              <li key={week} style={{ left: across(week * 7), width: `${(7 / (to - from)) * 100}%` }}>
-                <Link
-                  to={theseFinds(finds)}
-                  aria-label={`${name}, week ${week + 1}: ${value} ${value === 1 ? "find" : "finds"}`}
-                >
-                  {value}
-                </Link>
-              </li>
-            ))}
+          {fortnightsOf(weeks).map(([fortnight, finds]) => (
+            <li key={fortnight} style={{ left: across(fortnight * 14), width: `${(14 / (to - from)) * 100}%` }}>
+              <Link
+                to={theseFinds(finds)}
+                aria-label={`${name}, ${dayWords(dayAfter("2026-01-01", fortnight * 14))} and the two weeks from then: ${finds.length} ${finds.length === 1 ? "find" : "finds"}`}
+              >
+                {finds.length}
+              </Link>
+            </li>
+          ))}
         </ol>
       </div>
     </section>
   );
+}
+
+/** Two weeks together are as broad as a finger. */
+function fortnightsOf(weeks: KindWeeks["weeks"]): readonly (readonly [number, readonly string[]])[] {
+  const by = new Map<number, string[]>();
+  for (const [week, { finds }] of weeks) {
+    const fortnight = Math.min(25, Math.floor(week / 2));
+    by.set(fortnight, [...(by.get(fortnight) ?? []), ...finds]);
+  }
+  return [...by].sort(([one], [other]) => one - other);
 }
 
 /** Runs of months as days of the year. */

@@ -18,7 +18,8 @@ interface WhatStandsProps {
 }
 
 export function WhatStands({ dangers, nameOf, where }: WhatStandsProps) {
-  const grave = dangers.filter(({ sheet }) => sheet.tier === "deadly");
+  const grave = dangers.filter(({ sheet, isAtHome }) => sheet.tier === "deadly" && isAtHome).length;
+  const strangers = dangers.filter(({ sheet, isAtHome }) => sheet.tier === "deadly" && !isAtHome).length;
   const shown = dangers.slice(0, SHOWN);
   const asked = shown.map(({ sheet, takenFor }) => ({ id: sheet.id, takenFor: takenFor[0] }));
   const told = useShelf(JSON.stringify(asked), (remote) => remote.toldDangers(asked));
@@ -26,7 +27,9 @@ export function WhatStands({ dangers, nameOf, where }: WhatStandsProps) {
   return (
     <>
       <p className="soft">What else stands there {where}</p>
-      <h2 className="kitchen-said">{grave.length < WORDS.length ? WORDS[grave.length] : grave.length} that kill</h2>
+      <h2 className="kitchen-said">
+        {WORDS[grave] ?? grave} that {grave === 1 ? "kills" : "kill"}
+      </h2>
       <ul className="lines">
         {shown.map(({ sheet, takenFor }) => {
           const one = byId.get(sheet.id);
@@ -66,7 +69,9 @@ export function WhatStands({ dangers, nameOf, where }: WhatStandsProps) {
       </ul>
       {dangers.length > SHOWN && (
         <p className="soft above">
-          {dangers.length - SHOWN} more that are poisonous may stand there. Whatever is found is told from all of them.
+          {dangers.length - SHOWN} more that are poisonous may stand there
+          {strangers > 0 && `, ${strangers} deadly ones of other continents among them, which travel`}. Whatever is
+          found is told from all of them.
         </p>
       )}
     </>

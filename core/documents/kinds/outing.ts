@@ -1,7 +1,7 @@
 /** Outings, their tracks, places and dates to come back, as documents. */
 import { type Outing, outingSchema } from "../../outing/outing.ts";
 import { type Reminder, reminderSchema } from "../../outing/reminder.ts";
-import { type Track, trackSchema } from "../../outing/track.ts";
+import { type Track, trackSchema } from "../../outing/track-leg.ts";
 import { type OwnPlace, placeSchema } from "../../place/place.ts";
 import { allOf, fieldKind, heldBy, keyed } from "./fields.ts";
 import { unchangingKind } from "./unchanging.ts";
