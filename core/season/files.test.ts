@@ -1,3 +1,4 @@
+import { check } from "@placemarkio/check-geojson";
 import { gpx as asGeoJson } from "@tmcw/togeojson";
 import { DOMParser } from "@xmldom/xmldom";
 import { expect } from "chai";
@@ -5,8 +6,8 @@ import { parse } from "csv-parse/sync";
 import ICAL from "ical.js";
 import { calendarOf } from "../formats/ics.ts";
 import { REMINDER_KINDS, type Reminder } from "../outing/reminder.ts";
-import { hourOf, idNumber } from "../tests/season.ts";
-import { placesOfGeoJson, reminderEvents, tableCsv, tracksOfGpx } from "./files.ts";
+import { hourOf, idNumber, squareAt } from "../tests/season.ts";
+import { geoJsonOfPlaces, gpxOfTrack, placesOfGeoJson, reminderEvents, tableCsv, tracksOfGpx } from "./files.ts";
 
 const gpxOf = (...points: readonly string[]) =>
   `<?xml version="1.0"?><gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>${points.join("")}</trkseg></trk></gpx>`;
@@ -91,6 +92,44 @@ describe("places of another program", () => {
   it("that are none are refused", () => {
     for (const text of ["", "[]", collection(), collection(feature({ type: "Point", coordinates: [500, 0] }))])
       expect(placesOfGeoJson(text).ok, text).to.equal(false);
+  });
+});
+
+describe("own tracks and places for other programs", () => {
+  const at = (second: number) => ({
+    at: new Date(Date.parse(hourOf("2026-09-14", 8)) + second * 1000).toISOString(),
+    lat: 61.9 + second / 1e5,
+    lon: 19.6,
+  });
+  it("are GPX that comes back leg by leg, here and in another reader", () => {
+    const legs = [
+      [at(0), at(10), { ...at(20), elevationM: 140 }],
+      [at(4000), at(4010)],
+    ];
+    const text = gpxOfTrack('the "bog" & back', legs);
+    const read = tracksOfGpx(text);
+    expect(read.ok && read.value.segments).to.deep.equal(legs);
+    const known = asGeoJson(new DOMParser().parseFromString(text, "text/xml") as unknown as Document);
+    expect(known.features[0]?.geometry?.type).to.equal("MultiLineString");
+    expect(known.features[0]?.properties?.name).to.equal('the "bog" & back');
+  });
+
+  it("are GeoJSON by an independent reader; for others each place shows itself and nothing more", () => {
+    const secret = {
+      ...squareAt(61.912347, 19.583911, 120, { name: "the hollow beech" }),
+      share: "none" as const,
+      note: "third stile",
+    };
+    const near = { ...secret, name: "the bog", share: "1km" as const };
+    const own = geoJsonOfPlaces([secret, near], "oneself");
+    const others = geoJsonOfPlaces([secret, near], "others");
+    for (const text of [own, others]) expect(() => check(text)).not.to.throw();
+    expect(others).not.to.match(/hollow|bog|stile|61\.9123|19\.5839/);
+    expect(
+      JSON.parse(others).features.map(({ geometry }: { geometry: { type: string } | null }) => geometry?.type ?? null),
+    ).to.deep.equal([null, "Point"]);
+    const back = placesOfGeoJson(own);
+    expect(back.ok && back.value.places.map(({ outline }) => outline?.length)).to.deep.equal([4, 4]);
   });
 });
 

@@ -1,5 +1,5 @@
 /** What of the season other programs read: tables as CSV (RFC 4180), dates as calendar events, tracks and places as GPX and GeoJSON. */
-import { XMLParser, XMLValidator } from "fast-xml-parser";
+import { XMLBuilder, XMLParser, XMLValidator } from "fast-xml-parser";
 import Papa from "papaparse";
 import { z } from "zod";
 import type { Parsed } from "../find/parse.ts";
@@ -7,6 +7,7 @@ import type { CalendarEvent } from "../formats/ics.ts";
 import { isDue, REMINDER_WORDS, type Reminder } from "../outing/reminder.ts";
 import { type TrackPoint, trackPointSchema } from "../outing/track-leg.ts";
 import { newPlace, type OwnPlace } from "../place/place.ts";
+import { type SharedPlace, sharedPlace } from "../place/shared.ts";
 
 /** A table as CSV. */
 export const tableCsv = (
@@ -109,6 +110,69 @@ const gpxSchema = z.object({
     ),
   }),
 });
+
+/** A track as GPX 1.1, a segment a leg. */
+export function gpxOfTrack(name: string, legs: readonly (readonly TrackPoint[])[]): string {
+  const builder = new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: "@", format: true });
+  return String(
+    builder.build({
+      "?xml": { "@version": "1.0", "@encoding": "UTF-8" },
+      gpx: {
+        "@version": "1.1",
+        "@creator": "Jittery Cap",
+        "@xmlns": "http://www.topografix.com/GPX/1/1",
+        trk: {
+          name,
+          trkseg: legs.map((leg) => ({
+            // the order of the elements is that of the schema
+            trkpt: leg.map(({ at, lat, lon, elevationM }) => ({
+              "@lat": lat,
+              "@lon": lon,
+              ...(elevationM === undefined ? {} : { ele: elevationM }),
+              time: at,
+            })),
+          })),
+        },
+      },
+    }),
+  );
+}
+
+/**
+ * Places as GeoJSON (RFC 7946).
+ * @param forWhom oneself: as they are; others: each as its owner shows it, by a name that tells nothing
+ */
+export function geoJsonOfPlaces(places: readonly OwnPlace[], forWhom: "oneself" | "others"): string {
+  const features = places.map((place, index) => {
+    const shown: SharedPlace & Pick<Partial<OwnPlace>, "outline"> =
+      forWhom === "others"
+        ? sharedPlace(place, `place ${index + 1}`)
+        : { ...sharedPlace({ ...place, share: "exact" }, place.name) };
+    const { outline, position, name, ...rest } = shown;
+    const [first] = outline ?? [];
+    const geometry =
+      outline !== undefined && first !== undefined
+        ? { type: "Polygon", coordinates: [counterclockwise([...outline, first])] }
+        : position === undefined
+          ? null
+          : { type: "Point", coordinates: [position.lon, position.lat] };
+    return {
+      type: "Feature",
+      geometry,
+      properties: { name, ...(position === undefined ? {} : { accuracyM: position.accuracyM }), ...rest },
+    };
+  });
+  return `${JSON.stringify({ type: "FeatureCollection", features }, null, 2)}\n`;
+}
+
+/** An outer ring goes against the clock, as the standard wants it. */
+function counterclockwise(ring: readonly [number, number][]): readonly [number, number][] {
+  const turned = ring.reduce((sum, [x, y], index) => {
+    const [nextX, nextY] = ring[(index + 1) % ring.length] ?? [x, y];
+    return sum + x * nextY - nextX * y;
+  }, 0);
+  return turned < 0 ? [...ring].reverse() : ring;
+}
 
 const ringSchema = z.array(z.tuple([z.number().min(-180).max(180), z.number().min(-90).max(90)], z.number())).min(4);
 const placeFeatureSchema = z.object({

@@ -2,9 +2,17 @@
 import { type Carried, canonicalJson, countLimits, type Limit, type LimitState, ofDay } from "@jittery-cap/core";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
+import { useLiveQuery } from "dexie-react-hooks";
 import { useState } from "react";
+import { isReadable, listKept } from "../documents/documents.ts";
 import { ChooseFrom } from "../layout/choose-from.tsx";
 import { useCommonNames } from "../sheets/use-common-names.ts";
+
+/** What the places ask that a person keeps, a day: counted by the name under which a find stands there. */
+const limitsOfPlaces = async (): Promise<readonly Limit[]> =>
+  (await listKept("place", Number.POSITIVE_INFINITY))
+    .filter(isReadable)
+    .flatMap(({ content: { name, limits = [] } }) => limits.map((limit) => ({ ...limit, place: name })));
 
 interface LimitsProps {
   /** Undefined where what is carried is not known: then nothing is counted. */
@@ -24,7 +32,9 @@ export function Limits({ carried: known, limits, onSet }: LimitsProps) {
   const namesOf = useCommonNames();
   const limitWords = ({ place: where, kind: what }: Limit) =>
     `${where === undefined ? "" : `${where}, `}${what === "all" ? "together" : (namesOf.get(what) ?? what.replaceAll("-", " "))}`;
-  const states = countLimits(ofDay(carried, new Date().toDateString(), dayOf), limits);
+  const ofToday = ofDay(carried, new Date().toDateString(), dayOf);
+  const states = countLimits(ofToday, limits);
+  const ofPlaces = countLimits(ofToday, useLiveQuery(limitsOfPlaces) ?? []);
   const add = (unit: "grams" | "pieces") => {
     const value = Number(text.replace(",", "."));
     if (!(value > 0) || (unit === "pieces" && !Number.isInteger(value))) return;
@@ -45,6 +55,12 @@ export function Limits({ carried: known, limits, onSet }: LimitsProps) {
           <Button variant="quiet" onClick={() => onSet(limits.filter((_one, at) => at !== index))}>
             drop
           </Button>
+        </div>
+      ))}
+      {ofPlaces.map((state) => (
+        <div key={canonicalJson(state.limit)} data-over={state.over} className="line limit" data-testid="place-limit">
+          <span className="soft">{limitWords(state.limit)}, as its place asks</span>
+          <span className="grow">{known === undefined ? "not known" : stateWords(state)}</span>
         </div>
       ))}
       <div className="actions above">

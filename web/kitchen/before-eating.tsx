@@ -63,7 +63,7 @@ export function BeforeEating(props: BeforeEatingProps) {
   const count = openConditions + (lacking > 0 ? 1 : 0) + open.length;
   return (
     <section aria-label="Before anybody eats">
-      <p className="kitchen-said" data-testid="still-open">
+      <p className="said" data-testid="still-open">
         {count === 0 ? "Nothing is open" : count === 1 ? "One thing is still open" : `${count} things are still open`}
       </p>
       <ul className="lines">

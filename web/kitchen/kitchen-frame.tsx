@@ -24,7 +24,7 @@ export function KitchenFrame({ kitchen, title, light, dark }: KitchenFrameProps)
         <>
           <Trail />
           <ScrollRegion label={title} className="page">
-            {kitchen === undefined && <h1 className="kitchen-title">{title}</h1>}
+            {kitchen === undefined && <h1 className="view-title">{title}</h1>}
             {kitchen === "failed" && <Alert severity="error">What may be cooked is not known now. Hold it all.</Alert>}
             {typeof kitchen === "object" && (
               <>
@@ -46,7 +46,7 @@ export function KitchenFrame({ kitchen, title, light, dark }: KitchenFrameProps)
           {typeof kitchen === "object" ? (
             dark(kitchen)
           ) : (
-            <p className="kitchen-said">{kitchen === "failed" ? "Not known: hold" : "Looking"}</p>
+            <p className="said">{kitchen === "failed" ? "Not known: hold" : "Looking"}</p>
           )}
         </ScrollRegion>
       }

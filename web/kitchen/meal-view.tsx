@@ -41,7 +41,7 @@ export function MealView() {
         if (open === undefined)
           return (
             <>
-              <p className="kitchen-said">No meal is planned</p>
+              <p className="said">No meal is planned</p>
               <HowMuch kitchen={known} />
             </>
           );
@@ -114,7 +114,7 @@ function NoMeal({ kitchen }: { readonly kitchen: Kitchen }) {
     });
   return (
     <>
-      <h1 className="kitchen-title">Meal</h1>
+      <h1 className="view-title">Meal</h1>
       <p className="lead-in">
         {food.length === 0
           ? "Nothing that is cleared lies in the basket. A jar of the store can be cooked too."

@@ -30,7 +30,7 @@ export function OpenMeal({ meal: { id, content: meal }, kitchen, lines }: OpenMe
   const begun = meal.begun !== undefined;
   return (
     <>
-      <h1 className="kitchen-title">On the table at {timeWords(cooking.readyAt)}</h1>
+      <h1 className="view-title">On the table at {timeWords(cooking.readyAt)}</h1>
       <p className="lead-in">
         {pot.length === 0
           ? "Nothing may come to the pot yet."

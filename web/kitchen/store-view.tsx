@@ -34,7 +34,7 @@ function Store({ kitchen }: { readonly kitchen: Kitchen }) {
   );
   return (
     <>
-      <h1 className="kitchen-title">{asked === undefined ? "Store" : `Jar ${asked}`}</h1>
+      <h1 className="view-title">{asked === undefined ? "Store" : `Jar ${asked}`}</h1>
       <FindJar />
       {code !== undefined && shown.length === 0 && (
         <p role="alert">There is no jar {code} here. What has no record is not eaten.</p>
@@ -89,7 +89,7 @@ function Touched({ kitchen }: { readonly kitchen: Kitchen }) {
   const jars = recalls.flatMap(({ jarsLeft }) => jarsLeft);
   return (
     <>
-      <p className="kitchen-said">
+      <p className="said">
         {jars.length === 0
           ? "No jar is called back"
           : `${jars.length === 1 ? "One jar" : `${jars.length} jars`} called back`}

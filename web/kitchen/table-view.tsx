@@ -41,7 +41,7 @@ function Left({ kitchen }: { readonly kitchen: Kitchen }) {
   const open = food.filter((one) => sortedOf(kitchen, one) === undefined).length;
   return (
     <>
-      <p className="kitchen-said">
+      <p className="said">
         {open === 0 ? (food.length === 0 ? "Nothing on the table" : "All looked at") : `${open} still to look at`}
       </p>
       <p className="lead-in">
@@ -60,7 +60,7 @@ function Bodies({ kitchen }: { readonly kitchen: Kitchen }) {
   const food = foodOf(kitchen);
   return (
     <>
-      <h1 className="kitchen-title">On the table</h1>
+      <h1 className="view-title">On the table</h1>
       {stranger !== undefined && (
         <Alert severity="warning" role="status">
           {stranger.body} is not food: it is judged anew in its own find.{" "}

@@ -26,7 +26,7 @@ function Tastings({ kitchen }: { readonly kitchen: Kitchen }) {
   const over = kitchen.tastings.filter((one) => !underWay.includes(one));
   return (
     <>
-      <h1 className="kitchen-title">Tastings</h1>
+      <h1 className="view-title">Tastings</h1>
       {underWay.map((one) => (
         <TastingCard key={one.id} tasting={one} kitchen={kitchen} />
       ))}
@@ -46,7 +46,7 @@ function Rules({ kitchen }: { readonly kitchen: Kitchen }) {
   const count = underWayIn(kitchen).length;
   return (
     <>
-      <p className="kitchen-said">{count === 0 ? "No tasting is under way" : `${count} under way`}</p>
+      <p className="said">{count === 0 ? "No tasting is under way" : `${count} under way`}</p>
       <ul className="reasons">
         <li>About a tablespoon, cooked. Then wait until the next morning.</li>
         <li>About double. Then wait the day.</li>

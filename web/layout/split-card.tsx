@@ -10,10 +10,25 @@ interface SplitCardProps {
   readonly darkFirst?: boolean;
   /** On a phone the band keeps one height, whatever the answer. */
   readonly isHeld?: boolean;
+  /** On a phone the band is no more than an edge of the view: what is read is on the light half. */
+  readonly isLow?: boolean;
 }
 
-export function SplitCard({ light, dark, width = "middle", darkFirst = true, isHeld = false }: SplitCardProps) {
-  const parts = ["split", `split-${width}`, darkFirst ? "split-first" : "", isHeld ? "split-held" : ""];
+export function SplitCard({
+  light,
+  dark,
+  width = "middle",
+  darkFirst = true,
+  isHeld = false,
+  isLow = false,
+}: SplitCardProps) {
+  const parts = [
+    "split",
+    `split-${width}`,
+    darkFirst ? "split-first" : "",
+    isHeld ? "split-held" : "",
+    isLow ? "split-low" : "",
+  ];
   return (
     <div className={parts.join(" ")}>
       <main data-half="light" className="split-light">

@@ -13,6 +13,8 @@ const TastingsDue = lazy(() =>
   import("../kitchen/tastings-due.tsx").then((module) => ({ default: module.TastingsDue })),
 );
 
+const DatesDue = lazy(() => import("../return/dates-due.tsx").then((module) => ({ default: module.DatesDue })));
+
 const NAMED = 4;
 
 interface Open {
@@ -68,6 +70,7 @@ export function LogDark({ isKnown }: { readonly isKnown: boolean }) {
       </ul>
       <Suspense fallback={null}>
         <TastingsDue />
+        <DatesDue />
       </Suspense>
       {!hasNumbers && (
         <p>

@@ -18,7 +18,6 @@ import { OpenThings } from "./open-things.tsx";
 import { TrackLine } from "./track-line.tsx";
 import { nameOf, useOuting, type WholeOuting } from "./use-outing.ts";
 import "./outing.css";
-import "../kitchen/kitchen.css";
 
 export function OneOutingView() {
   const { id } = useParams();
@@ -52,7 +51,7 @@ function Told({ outing }: { readonly outing: WholeOuting }) {
   const until = content.endedAt === undefined ? undefined : Date.parse(content.endedAt);
   return (
     <>
-      <h1 className="kitchen-title">{longDayWords(dayOf(from))}</h1>
+      <h1 className="view-title">{longDayWords(dayOf(from))}</h1>
       <p className="lead-in">
         {timeWords(from)}
         {until === undefined ? ", not ended" : ` to ${timeWords(until)}, ${lastingWords((until - from) / 60_000)}`}

@@ -6,14 +6,21 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { findPath } from "../addresses.ts";
 import { DateFor } from "../return/date-for.tsx";
+import { useCommonNames } from "../sheets/use-common-names.ts";
 import { changeOuting } from "./on-the-way.ts";
-import type { WholeOuting } from "./use-outing.ts";
+import { nameOf, type WholeOuting } from "./use-outing.ts";
 
 export function OpenThings({ outing }: { readonly outing: WholeOuting }) {
-  const { open } = outing;
+  const names = useCommonNames();
+  const { finds } = outing;
+  const open = outing.open.map((one) => {
+    const index = finds.findIndex(({ id }) => id === one.find);
+    const find = finds[index];
+    return find === undefined ? one : { ...one, label: nameOf(find.content, index, names) };
+  });
   return (
     <>
-      <p className="kitchen-said">
+      <p className="said">
         {open.length === 0
           ? outing.isGoing
             ? "Under way"

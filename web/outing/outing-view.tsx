@@ -37,7 +37,7 @@ function SoFar({ outing: { finds, content } }: { readonly outing: WholeOuting })
   const names = useCommonNames();
   return (
     <>
-      <h2 className="kitchen-said">So far</h2>
+      <h2 className="said">So far</h2>
       {finds.length === 0 && <p className="soft">Nothing is found yet.</p>}
       <ul className="lines">
         {finds.map(({ id, content: find }, index) => (
@@ -60,7 +60,7 @@ function SoFar({ outing: { finds, content } }: { readonly outing: WholeOuting })
 function Before() {
   return (
     <>
-      <h2 className="kitchen-said">Before you go</h2>
+      <h2 className="said">Before you go</h2>
       <p>
         <Link to="/outing/plan" className="strong">
           Plan the day

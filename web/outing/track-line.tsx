@@ -1,10 +1,11 @@
 /** The way of an outing: how long it was, what was left out of it, and where it is kept. */
-import type { CleanTrack } from "@jittery-cap/core/season";
+import { type CleanTrack, gpxOfTrack } from "@jittery-cap/core/season";
 import Button from "@mui/material/Button";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useState } from "react";
 import { device } from "../documents/device.ts";
 import { keptAbout } from "../documents/documents.ts";
+import { saveFile } from "../exchange/save-file.ts";
 import { takeInGpx } from "./gpx-in.ts";
 import { forgetTrack, keepWithRecord } from "./track-store.ts";
 
@@ -35,6 +36,11 @@ export function TrackLine({ id, track: { legs, metres, leftOut } }: TrackLinePro
             onClick={() => void keepWithRecord(id).then((points) => setSaid(`${points} points are with the record.`))}
           >
             Keep it with the record
+          </Button>
+        )}
+        {count > 0 && (
+          <Button onClick={() => saveFile(gpxOfTrack("An outing", legs), "outing.gpx", "application/gpx+xml")}>
+            As GPX, exactly
           </Button>
         )}
         {(here ?? 0) > 0 && (

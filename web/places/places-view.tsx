@@ -1,13 +1,22 @@
 /** Places: where one goes, each with what is known of it and what it may bring; a new one, or those of a file. */
 
 import { stateWords, wordList } from "@jittery-cap/core";
-import { isClosedIn, isDirty, middleOf, monthOf, newPlace, placesOfGeoJson } from "@jittery-cap/core/season";
+import {
+  geoJsonOfPlaces,
+  isClosedIn,
+  isDirty,
+  middleOf,
+  monthOf,
+  newPlace,
+  placesOfGeoJson,
+} from "@jittery-cap/core/season";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { placePath } from "../addresses.ts";
 import { make } from "../documents/keep-fields.ts";
+import { saveFile } from "../exchange/save-file.ts";
 import { SeasonFrame } from "../season/season-frame.tsx";
 import type { Season } from "../season/use-season.ts";
 
@@ -18,7 +27,7 @@ export function PlacesView() {
       light={(season) => <Places season={season} />}
       dark={() => (
         <>
-          <p className="kitchen-said">Where you go is yours</p>
+          <p className="said">Where you go is yours</p>
           <p className="soft">
             Positions are the most private thing a forager has. Each place says for itself what of it others may see:
             nothing, unless you say otherwise. Packets for a second pair of eyes never carry a place, and files carry it
@@ -51,7 +60,7 @@ function Places({ season }: { readonly season: Season }) {
   };
   return (
     <>
-      <h1 className="kitchen-title">Places</h1>
+      <h1 className="view-title">Places</h1>
       {sorted.length === 0 && <p className="soft">No place is kept yet.</p>}
       <ul className="lines">
         {sorted.map(({ id, content }) => {
@@ -101,6 +110,37 @@ function Places({ season }: { readonly season: Season }) {
               event.target.value = "";
             }}
           />
+        </Button>
+        <Button
+          disabled={sorted.length === 0}
+          onClick={() =>
+            saveFile(
+              geoJsonOfPlaces(
+                sorted.map(({ content }) => content),
+                "others",
+              ),
+              "places-for-others.geojson",
+              "application/geo+json",
+            )
+          }
+        >
+          A file for others, as each shows itself
+        </Button>
+        <Button
+          variant="quiet"
+          disabled={sorted.length === 0}
+          onClick={() =>
+            saveFile(
+              geoJsonOfPlaces(
+                sorted.map(({ content }) => content),
+                "oneself",
+              ),
+              "places.geojson",
+              "application/geo+json",
+            )
+          }
+        >
+          For yourself, exactly
         </Button>
       </div>
       {said !== undefined && <p role="status">{said}</p>}

@@ -13,6 +13,7 @@ import type { Season } from "../season/use-season.ts";
 import { WhatStands } from "../season/what-stands.tsx";
 import { Carry } from "./carry.tsx";
 import { DayRound } from "./day-round.tsx";
+import { nextSaturday } from "./next-saturday.ts";
 import { type PlanAsked, sceneOf, usePlan } from "./use-plan.ts";
 
 const AHEAD = 8;
@@ -28,15 +29,6 @@ export function PlanView() {
       dark={(season) => <There season={season} day={day ?? nextSaturday(season.today)} />}
     />
   );
-}
-
-/** The next Saturday, today among them. */
-export function nextSaturday(today: string): string {
-  for (let ahead = 0; ahead < 7; ahead++) {
-    const day = dayAfter(today, ahead);
-    if (new Date(`${day}T12:00:00Z`).getUTCDay() === 6) return day;
-  }
-  return today;
 }
 
 interface PlannedProps {
@@ -70,7 +62,7 @@ function Planned({ season, day, onDay }: PlannedProps) {
   const plan = usePlan(season, sky, asked);
   return (
     <>
-      <h1 className="kitchen-title">{longDayWords(day)}</h1>
+      <h1 className="view-title">{longDayWords(day)}</h1>
       <div className="plan-asked">
         <ChooseFrom label="Which day" value={day} onChange={onDay}>
           {Array.from({ length: AHEAD + 1 }, (_unused, ahead) => dayAfter(season.today, ahead)).map((one) => (

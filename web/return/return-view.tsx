@@ -48,7 +48,7 @@ function Return({ season }: { readonly season: Season }) {
   const over = season.reminders.filter(({ content }) => !isDue(content));
   return (
     <>
-      <h1 className="kitchen-title">
+      <h1 className="view-title">
         {now.length === 0
           ? "Nothing is due today"
           : now.length === 1
@@ -237,12 +237,12 @@ function Weather({ season }: { readonly season: Season }) {
   return (
     <>
       <p className="soft">After a real rain, some 20 mm, one goes ten days to two weeks later while it is mild.</p>
-      <p className="kitchen-said above">
+      <p className="said above">
         {days.length === 0
           ? "The station is silent"
           : first === undefined
             ? "No real rain of late"
-            : `${first.isForetold ? "Foretold: " : ""}go ${spanWords(first.from, first.to, today)}`}
+            : `${first.isForetold ? "Foretold: go" : "Go"} ${spanWords(first.from, first.to, today)}`}
       </p>
       {rains.map(({ rained, mm, from, to, isForetold, isMild }) => (
         <p key={rained} className="soft">

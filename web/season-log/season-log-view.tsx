@@ -34,7 +34,7 @@ export function SeasonLogView() {
       light={(season) => (
         <>
           <div className="season-log-head">
-            <h1 className="kitchen-title">Log</h1>
+            <h1 className="view-title">Log</h1>
             <ToggleButtonGroup
               exclusive
               value={as}
@@ -125,7 +125,7 @@ function Summed({ season }: { readonly season: Season }) {
   const open = outings.filter(({ content }) => content.endedAt === undefined);
   return (
     <>
-      <p className="kitchen-said">
+      <p className="said">
         {outings.length === 0 ? "No outing yet" : outings.length === 1 ? "One outing" : `${outings.length} outings`}
       </p>
       <p className="soft">

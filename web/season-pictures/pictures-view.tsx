@@ -35,7 +35,7 @@ function Pictures({ season }: { readonly season: Season }) {
   const empty = visits.filter((visit) => visit.finds.size === 0).length;
   return (
     <>
-      <h1 className="kitchen-title pictures-title">Weeks that were good</h1>
+      <h1 className="view-title pictures-title">Weeks that were good</h1>
       <p className="lead-in">
         {outings.length} outings in {years === 1 ? "one year" : `${years} years`}, {visits.length} visits, {empty} of
         them empty. The band is the sheet's months, the hills are yours; each mark leads to its finds.

@@ -17,8 +17,11 @@ interface WeekHillsProps {
 const DAYS = 366;
 const SIZE = { high: 40, row: 58 } as const;
 const FIRST_DAYS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334, DAYS];
+const letterFormat = new Intl.DateTimeFormat(undefined, { month: "narrow" });
 const monthFormat = new Intl.DateTimeFormat(undefined, { month: "short" });
 const SHOWN = 10;
+const monthWord = (month: number, format: Intl.DateTimeFormat): string =>
+  format.format(momentOf(`2026-${String(month + 1).padStart(2, "0")}-15`, 12));
 
 /** The months between which there is anything to be seen, and a month on both sides. */
 function spanOf(
@@ -52,7 +55,8 @@ export function WeekHills({ weeks, season, monthsOf }: WeekHillsProps) {
           <div className="hills-months" aria-hidden="true">
             {months.map((month) => (
               <span key={month} style={{ left: across(FIRST_DAYS[month] ?? 0) }}>
-                {monthFormat.format(momentOf(`2026-${String(month + 1).padStart(2, "0")}-15`, 12))}
+                <b className="wide-only">{monthWord(month, monthFormat)}</b>
+                <b className="narrow-only">{monthWord(month, letterFormat)}</b>
               </span>
             ))}
             {now >= from && now <= to && <i style={{ left: across(now) }} />}
@@ -119,7 +123,12 @@ function Hill({ of: { kind, weeks, all }, season, months, span: [from, to], acro
   const name = season.nameOf(kind);
   return (
     <section className="hill" aria-label={`${name}, ${all.value} finds`} data-hill={kind}>
-      <h3>{name}</h3>
+      <h3>
+        {name}{" "}
+        <Link to={theseFinds(all.finds)} className="hill-all">
+          {all.value}
+        </Link>
+      </h3>
       <div className="hill-ground">
         <svg viewBox={`0 0 ${to - from} ${SIZE.high}`} preserveAspectRatio="none" aria-hidden="true">
           <polygon points={`0,${SIZE.high} ${points.join(" ")} ${to - from},${SIZE.high}`} />

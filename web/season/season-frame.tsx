@@ -5,7 +5,6 @@ import { ScrollRegion } from "../layout/scroll-region.tsx";
 import { SplitCard } from "../layout/split-card.tsx";
 import { Trail } from "../layout/trail.tsx";
 import { type Season, useSeason } from "./use-season.ts";
-import "../kitchen/kitchen.css";
 import "./season.css";
 
 interface SeasonFrameProps {
@@ -20,12 +19,13 @@ export function SeasonFrame({ title, light, dark, width = "middle" }: SeasonFram
   return (
     <SplitCard
       darkFirst={false}
+      isLow
       width={width}
       light={
         <>
           <Trail />
           <ScrollRegion label={title} className="page">
-            {typeof season !== "object" && <h1 className="kitchen-title">{title}</h1>}
+            {typeof season !== "object" && <h1 className="view-title">{title}</h1>}
             {season === undefined && <p className="soft">Looking through your outings.</p>}
             {season === "failed" && (
               <Alert severity="error">The sheets cannot be had just now. Nothing is foretold.</Alert>

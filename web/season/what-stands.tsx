@@ -27,7 +27,7 @@ export function WhatStands({ dangers, nameOf, where }: WhatStandsProps) {
   return (
     <>
       <p className="soft">What else stands there {where}</p>
-      <h2 className="kitchen-said">
+      <h2 className="said">
         {WORDS[grave] ?? grave} that {grave === 1 ? "kills" : "kill"}
       </h2>
       <ul className="lines">
