@@ -11,6 +11,7 @@ import { Bench } from "tinybench";
 import { engineRun, ourRun, sameResults } from "./evaluation.ts";
 import { generatedShelf } from "./generated.ts";
 import { coverProblems, hardCoverProblems, planAll, solveAll } from "./planning.ts";
+import { addSeason } from "./season.ts";
 
 const DEMO = new URL("../demo/finds/", import.meta.url);
 const SEED = 7;
@@ -33,6 +34,9 @@ async function main(): Promise<void> {
   await manyFinds(shipped);
   await againstRuleEngine(shipped);
   await againstSolver(shipped);
+  const season = new Bench({ time: 1_000, warmupTime: 300 });
+  addSeason(season);
+  await report(season);
 }
 
 /** The whole answer, with the next tests. */

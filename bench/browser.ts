@@ -68,6 +68,39 @@ async function longLog(): Promise<string> {
   return `a log of ${FINDS} finds: first rows after ${rows.toFixed(0)} ms, ${before} nodes, ${after} after scrolling; a frame while it scrolls takes ${percentile(frames, 0.5).toFixed(0)} ms, 95 % ${percentile(frames, 0.95).toFixed(0)} ms`;
 }
 
+/** Frames while a map of all of them is pulled about. */
+async function longMap(): Promise<string> {
+  const application = await startApplication("no", fill);
+  const { page } = await application.open(DESK);
+  await page.goto(`${application.address}/season/log/map`);
+  await page.waitForFunction(
+    (count) => document.querySelector('[data-testid="on-the-map"]')?.textContent?.startsWith(`${count} finds`),
+    FINDS,
+    { timeout: 300_000, polling: 500 },
+  );
+  await page.waitForTimeout(SETTLES_MS / 3);
+  await page.evaluate(() => {
+    const kept: number[] = [];
+    let last = performance.now();
+    const frame = (now: number) => {
+      kept.push(now - last);
+      last = now;
+      requestAnimationFrame(frame);
+    };
+    requestAnimationFrame(frame);
+    Object.assign(window, { frames: kept });
+  });
+  const box = await page.locator(".map").boundingBox();
+  const [x, y] = [(box?.x ?? 0) + 300, (box?.y ?? 0) + 200];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let step = 1; step <= SCREENS * 2; step++) await page.mouse.move(x + step * 3, y + (step % 20) * 2);
+  await page.mouse.up();
+  const frames = await page.evaluate(() => (window as unknown as { frames: number[] }).frames);
+  await application.stop();
+  return `a map of ${FINDS} finds: a frame while it is pulled takes ${percentile(frames, 0.5).toFixed(0)} ms, 95 % ${percentile(frames, 0.95).toFixed(0)} ms, the longest ${Math.max(...frames).toFixed(0)} ms`;
+}
+
 interface Interaction {
   readonly kind: string;
   readonly ms: number;
@@ -123,6 +156,8 @@ async function session(): Promise<string> {
     .join(", ")}`;
 }
 
-if (process.argv[2] !== "session") process.stdout.write(`${await longLog()}\n`);
-process.stdout.write(`${await session()}\n`);
+const asked = process.argv[2];
+if (asked === undefined || asked === "log") process.stdout.write(`${await longLog()}\n`);
+if (asked === undefined || asked === "map") process.stdout.write(`${await longMap()}\n`);
+if (asked === undefined || asked === "session") process.stdout.write(`${await session()}\n`);
 process.exit(0);

@@ -13,7 +13,11 @@ export async function fill(scratch: Scratch): Promise<void> {
   const season = seasonFinds();
   for (let begun = 0; begun < FINDS; begun += 500) {
     const rows = Array.from({ length: 500 }, (_, index) => {
-      const find = { ...season[(begun + index) % season.length], id: uuidv7() };
+      const model = season[(begun + index) % season.length];
+      const number = begun + index;
+      // a grid of a hundred by a hundred over the lakeland
+      const at = { lat: 61.86 + (number % 100) * 0.0008, lon: 19.5 + Math.floor(number / 100) * 0.0018 };
+      const find = { ...model, id: uuidv7(), place: { ...model?.place, ...at } };
       return [find.id, JSON.stringify(find), new Date(Date.UTC(2020, 0, 1) + (begun + index) * 3_600_000)];
     });
     await scratch.database.query(

@@ -5,7 +5,7 @@ import { fileURLToPath } from "node:url";
 import { PDFParse } from "pdf-parse";
 import { type Browser, chromium, type Page } from "playwright-core";
 import { seasonFinds } from "../demo/season.ts";
-import { type KitchenFind, kitchenFind, sit, sortAll, tellOf, tickAll } from "../e2e/kitchen-finds.ts";
+import { type KitchenFind, kitchenFind, sit, sortAll, tickAll } from "../e2e/kitchen-finds.ts";
 
 const FOLDER = process.env.PICTURES ?? fileURLToPath(new URL("../docs/screenshots", import.meta.url));
 const DATA_FOLDER = ".data/pictures";
@@ -35,7 +35,6 @@ const PICTURES: readonly Picture[] = [
     path: (id) => `/finds/${id}/record/foot`,
     prepare: (page) => lookAtBody(page, "B"),
   },
-  { name: "find-frost", size: DESK, find: "white ones, morning", path: (id) => `/finds/${id}/record/nose` },
   {
     name: "find-phone",
     size: PHONE,
@@ -43,7 +42,6 @@ const PICTURES: readonly Picture[] = [
     path: (id) => `/finds/${id}/record/foot`,
     prepare: touchOnPhone,
   },
-  { name: "run-phone", size: PHONE, find: "pale one", path: (id) => `/finds/${id}/run`, prepare: runToTheClock },
   {
     name: "tests-prints",
     size: DESK,
@@ -68,20 +66,68 @@ const PICTURES: readonly Picture[] = [
     path: (id) => `/finds/${id}/decide`,
     prepare: decideAndCarry,
   },
-  { name: "packet-desk", size: DESK, find: "chanterelles", path: (id) => `/finds/${id}/decide`, prepare: openAPacket },
   { name: "log-desk", size: DESK, path: () => "/finds", prepare: untilJudged },
-  { name: "sheet-desk", size: DESK, path: () => "/sheets/amanita-muscaria" },
   { name: "kitchen-table", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: lookAtTheTable },
   { name: "kitchen-meal", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: cookAMeal },
-  { name: "kitchen-tasting", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: untilTasted },
   { name: "kitchen-store", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: callBackAJar },
   { name: "hospital-paper", size: DESK, path: () => "/ill", at: NIGHT, prepare: writeThePaper },
+  {
+    name: "outing-phone",
+    size: PHONE,
+    path: () => "/outing/now",
+    at: new Date("2026-09-19T10:02:00+02:00"),
+    prepare: walkAWhile,
+  },
+  {
+    name: "plan-desk",
+    size: DESK,
+    path: () => "/outing/plan",
+    at: new Date("2026-09-24T19:00:00+02:00"),
+    prepare: untilPlanned,
+  },
+  { name: "map-desk", size: DESK, path: () => "/season/log/map", prepare: untilMapped },
+  {
+    name: "season-desk",
+    size: DESK,
+    path: () => "/season/pictures",
+    prepare: (page) => page.locator("[data-hill]").first().waitFor(),
+  },
+  {
+    name: "place-desk",
+    size: DESK,
+    path: () => "/season/places/0193a010-0000-7000-8000-000000000001",
+    prepare: untilMapped,
+  },
   { name: "compare-desk", size: DESK, path: () => "/sheets/kuehneromyces-mutabilis/beside/galerina-marginata" },
 ];
 
+/** An outing begun, with two finds, a place where nothing was, and the way between them. */
+async function walkAWhile(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "a walk nobody takes" }).click();
+  await page.getByRole("button", { name: /^Begin an outing/ }).click();
+  for (const touch of [/^Found one here/, "Nothing here", /^Found one here/] as const) {
+    await page.clock.runFor(7 * 60_000);
+    await page.getByRole("button", { name: touch }).click();
+    await page.waitForTimeout(400);
+  }
+  await page.clock.runFor(4 * 60_000);
+  await page.locator(".way-found").nth(1).waitFor();
+}
+
+async function untilPlanned(page: Page): Promise<void> {
+  await page.locator("[data-foretold]").first().click();
+  await page.getByTestId("rests-on").first().waitFor();
+  await page.locator("[data-there] svg").first().waitFor();
+}
+
+/** The land lies under what was found. */
+async function untilMapped(page: Page): Promise<void> {
+  await page.locator(".map-name").first().waitFor();
+  await page.waitForTimeout(800);
+}
+
 const KITCHEN_MODELS = ["white ones in an arc", "chanterelles"] as const;
 const ON_THE_TABLE = ["pasture ring", "bog chanterelles"] as const;
-const TO_TASTE = ["barn ring", "dyke chanterelles"] as const;
 const FOR_JARS = ["shore ring", "slope chanterelles"] as const;
 const madeFinds = new Map<string, readonly KitchenFind[]>();
 
@@ -129,22 +175,6 @@ async function cookAMeal(page: Page): Promise<void> {
   await page.getByRole("group", { name: /^Smell the pan/ }).waitFor();
   await page.waitForTimeout(1500);
   await page.getByTestId("still-open").scrollIntoViewIfNeeded();
-}
-
-/** The first of three portions was had. */
-async function untilTasted(page: Page): Promise<void> {
-  const finds = await foundForTheKitchen(page, TO_TASTE);
-  await sortAll(page, finds);
-  await page.goto(new URL("/kitchen/tastings", page.url()).href);
-  await tellOf(page, "Jorun");
-  await page.getByLabel("Which body").selectOption(`${finds[1]?.id} A`);
-  await page.getByRole("button", { name: "Begin", exact: true }).click();
-  await page.getByLabel("Where the raw one is kept").fill("cellar, blue box");
-  await page.getByRole("button", { name: "Kept back" }).click();
-  await page.getByRole("button", { name: /^Had a tablespoon/ }).waitFor();
-  for (const one of await page.getByRole("checkbox").all()) await one.check();
-  await page.getByRole("button", { name: /^Had a tablespoon/ }).click();
-  await page.locator('[data-stage="wait"]').waitFor();
 }
 
 /** Nine hours after a meal: the paper as it is printed. */
@@ -218,17 +248,6 @@ async function tellAMeal(page: Page): Promise<void> {
   await page.locator('[data-window="orellanine"]').scrollIntoViewIfNeeded();
 }
 
-/** The hands-free run at its first step with a clock, or at its last. */
-async function runToTheClock(page: Page): Promise<void> {
-  await page.getByRole("button", { name: /^Begin/ }).click();
-  await page.getByTestId("run-stage").waitFor();
-  for (let step = 0; step < 3 && (await page.getByRole("timer").count()) === 0; step++) {
-    await page.waitForTimeout(400);
-    await page.keyboard.press("Space");
-  }
-  await page.waitForTimeout(1200);
-}
-
 async function lookAtBody(page: Page, body: string): Promise<void> {
   await page.getByRole("button", { name: new RegExp(`^Body ${body}`) }).click();
 }
@@ -250,17 +269,6 @@ async function decideAndCarry(page: Page): Promise<void> {
   await page.getByLabel("A limit").fill("500");
   await page.getByRole("button", { name: "grams" }).click();
   await page.waitForTimeout(500);
-}
-
-/** A packet as somebody who was asked sees it. */
-async function openAPacket(page: Page): Promise<void> {
-  await page.getByRole("button", { name: "Ask somebody who knows" }).click();
-  const link = page.getByRole("link", { name: /\/packet\// }).first();
-  await page.goto((await link.getAttribute("href")) ?? "");
-  await page.getByRole("heading", { name: "What do you see?" }).waitFor();
-  await page.locator('[data-character="cap-colour"] [data-state="yellow"]').click();
-  await page.getByRole("button", { name: "Uncover it" }).click();
-  await page.waitForTimeout(400);
 }
 
 /** One touch, so that the picture shows what a touch moves. */

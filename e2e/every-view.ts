@@ -28,6 +28,16 @@ export const VIEWS: readonly (readonly [view: string, path: string])[] = [
   ["meal", "/kitchen/meal"],
   ["tastings", "/kitchen/tastings"],
   ["store", "/kitchen/store"],
+  ["outing", "/outing/now"],
+  ["plan", "/outing/plan"],
+  ["log of outings", "/season/log"],
+  ["calendar", "/season/log/calendar"],
+  ["map", "/season/log/map"],
+  ["table of outings", "/season/log/table"],
+  ["places", "/season/places"],
+  ["a place", "/season/places/0193a010-0000-7000-8000-000000000001"],
+  ["return", "/season/return"],
+  ["pictures", "/season/pictures"],
   ["files", "/files"],
   ["rules", `/finds/${idOf("pale one")}/rules`],
   ["history", `/finds/${idOf("pale one")}/history`],
@@ -44,7 +54,7 @@ export const VIEWS: readonly (readonly [view: string, path: string])[] = [
 ];
 
 /** Views that are used with wet hands, in bright light. */
-export const IN_THE_FIELD = /\/record\/|\/tests\/|\/run$|\/prints$|\/ill$/;
+export const IN_THE_FIELD = /\/record\/|\/tests\/|\/run$|\/prints$|\/ill$|\/outing\/now$/;
 
 /** Waits until a view shows what it is for. */
 export async function untilShown(page: Page, path: string): Promise<void> {

@@ -209,26 +209,6 @@ describe("the views", () => {
     await context.close();
   });
 
-  for (const [size, name] of [
-    [DESK, "desk"],
-    [PHONE, "phone"],
-  ] as const)
-    describe(`on a ${name}`, () => {
-      // one page for all: what was fetched and compiled for one view is there for the next
-      let shared: Awaited<ReturnType<Application["open"]>>;
-      before(async () => {
-        shared = await application.open(size);
-      });
-      after(() => shared.context.close());
-      // a test for each: a slow machine is then slow, and not wrong
-      for (const [view, path] of VIEWS)
-        it(`have nothing that axe holds serious: ${view}`, async () => {
-          await shared.page.goto(application.address + path);
-          await untilShown(shared.page, path);
-          expect(await seriousFindings(shared.page)).to.deep.equal([]);
-        });
-    });
-
   it("have nothing that axe holds serious in a packet, covered and uncovered", async () => {
     const { page, context } = await application.open(PHONE);
     const made = await page.request.post(`${application.address}/api/finds/${idOf("chanterelles")}/packets`, {
@@ -319,4 +299,32 @@ describe("the views", () => {
     expect(await page.locator("tr[data-danger]").count()).to.equal(all);
     await context.close();
   });
+});
+
+describe("every view with two seasons in it", () => {
+  let application: Application;
+  before(async () => {
+    application = await startApplication("seasons");
+  });
+  after(() => application.stop());
+
+  for (const [size, name] of [
+    [DESK, "desk"],
+    [PHONE, "phone"],
+  ] as const)
+    describe(`on a ${name}`, () => {
+      // one page for all: what was fetched and compiled for one view is there for the next
+      let shared: Awaited<ReturnType<Application["open"]>>;
+      before(async () => {
+        shared = await application.open(size);
+      });
+      after(() => shared.context.close());
+      // a test for each: a slow machine is then slow, and not wrong
+      for (const [view, path] of VIEWS)
+        it(`has nothing that axe holds serious: ${view}`, async () => {
+          await shared.page.goto(application.address + path);
+          await untilShown(shared.page, path);
+          expect(await seriousFindings(shared.page)).to.deep.equal([]);
+        });
+    });
 });

@@ -53,7 +53,7 @@ const SMALL = `(() => {
 describe("at every width", () => {
   let application: Application;
   before(async () => {
-    application = await startApplication("yes");
+    application = await startApplication("seasons");
   });
   after(() => application.stop());
 

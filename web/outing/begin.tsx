@@ -32,6 +32,7 @@ export function Begin() {
   };
   return (
     <>
+      <h1 className="unseen">Outing</h1>
       <button
         type="button"
         className="outing-found outing-begin"

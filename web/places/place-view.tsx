@@ -71,6 +71,7 @@ function Place({ place, season }: { readonly place: KeptPlace; readonly season: 
   const finds = season.finds.filter((find) => find.placeId === id);
   return (
     <>
+      <h1 className="unseen">{content.name}</h1>
       <OwnWords
         label="Name of the place"
         value={content.name}
