@@ -3,6 +3,7 @@ import type { BrowserContext, Page } from "playwright-core";
 import { uuidv7 } from "uuidv7";
 import { startWeatherStation } from "../stand-ins/weather-station.ts";
 import { type Application, PHONE, startApplication } from "./application.ts";
+import { tileArchive } from "./tile-archive.ts";
 
 const PASTURE = { latitude: 61.88697, longitude: 19.60763 };
 const NORTH_SIDE = { latitude: 61.9256, longitude: 19.5714 };
@@ -392,6 +393,48 @@ describe("the season", () => {
     await cells.first().waitFor();
     const sum = (await cells.allTextContents()).reduce((all, one) => all + Number(one), 0);
     expect(String(sum)).to.equal(finds);
+    await context.close();
+  });
+
+  it("draws a base map of the person's own, keeps it over a reload, and asks no other server for anything", async () => {
+    const { page, context } = await application.open();
+    const strangers: string[] = [];
+    page.on("request", (request) => {
+      if (!request.url().startsWith(application.address) && !/^(blob|data):/.test(request.url()))
+        strangers.push(request.url());
+    });
+    await page.goto(`${application.address}/season/log/map`);
+    const own = page.getByLabel("A base map of your own");
+    await own.setInputFiles({
+      name: "no.pmtiles",
+      mimeType: "application/octet-stream",
+      buffer: Buffer.from("no archive"),
+    });
+    await page
+      .getByRole("alert")
+      .getByText(/is no tile archive/)
+      .waitFor();
+    await own.setInputFiles({ name: "lake.pmtiles", mimeType: "application/octet-stream", buffer: tileArchive() });
+    await page.getByText("Base map: lake.pmtiles").waitFor();
+    /** How blue the first tile is in its middle; the lake of the archive covers it whole. */
+    const blue = async () => {
+      await page.locator(".map canvas.leaflet-tile-loaded, .map canvas.leaflet-tile").first().waitFor();
+      return until(async () => {
+        const [red = 0, , third = 0, alpha = 0] = await page.evaluate(() => {
+          const tile = [...document.querySelectorAll<HTMLCanvasElement>(".map canvas.leaflet-tile")][0];
+          const data = tile?.getContext("2d")?.getImageData(tile.width / 2, tile.height / 2, 1, 1).data;
+          return [...(data ?? [])];
+        });
+        return alpha === 255 && red < 210 && third > 190 ? true : undefined;
+      });
+    };
+    await blue();
+    await page.reload();
+    await page.getByText("Base map: lake.pmtiles").waitFor();
+    await blue();
+    await page.getByRole("button", { name: "Without it" }).click();
+    await page.locator(".map canvas.leaflet-tile").first().waitFor({ state: "detached" });
+    expect(strangers).to.deep.equal([]);
     await context.close();
   });
 

@@ -7,11 +7,11 @@ import { tone } from "../theme/tokens.ts";
 /** Whether a file is such an archive, and what is in it; undefined where it is none. */
 export async function archiveOf(
   file: File,
-): Promise<{ readonly archive: PMTiles; readonly isVector: boolean } | undefined> {
+): Promise<{ readonly archive: PMTiles; readonly isVector: boolean; readonly maxZoom: number } | undefined> {
   try {
     const archive = new PMTiles(new FileSource(file));
-    const { tileType } = await archive.getHeader();
-    return { archive, isVector: tileType === TileType.Mvt };
+    const { tileType, maxZoom } = await archive.getHeader();
+    return { archive, isVector: tileType === TileType.Mvt, maxZoom };
   } catch {
     return undefined;
   }
@@ -24,6 +24,8 @@ export async function archiveLayer(file: File): Promise<L.Layer | undefined> {
   if (!read.isVector) return pictureTiles(read.archive);
   return leafletLayer({
     url: read.archive,
+    // what is nearer than its last tiles is drawn of those
+    maxDataZoom: read.maxZoom,
     paintRules: [
       ...["earth", "landuse", "natural", "landcover"].map((dataLayer) => ({
         dataLayer,

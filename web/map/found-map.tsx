@@ -7,6 +7,7 @@ import { Polygon, useMap } from "react-leaflet";
 import { useNavigate } from "react-router";
 import { findPath, placePath } from "../addresses.ts";
 import { ChooseFrom } from "../layout/choose-from.tsx";
+import { FileButton } from "../layout/file-button.tsx";
 import type { Season } from "../season/use-season.ts";
 import { forgetBaseMap, keepBaseMap, useBaseMap } from "./base-map.ts";
 import { MARKS } from "./ground-style.ts";
@@ -57,8 +58,7 @@ export function FoundMap({ season }: { readonly season: Season }) {
   const kinds = [...new Set(finds.flatMap((find) => find.kind ?? []))].sort((one, other) =>
     season.nameOf(one).localeCompare(season.nameOf(other)),
   );
-  const take = async (file: File | undefined) => {
-    if (file === undefined) return;
+  const take = async (file: File) => {
     const { archiveOf } = await import("./archive-layer.ts");
     if ((await archiveOf(file)) === undefined)
       setRefused(`${file.name} is no tile archive (PMTiles). The map stays as it is.`);
@@ -104,19 +104,9 @@ export function FoundMap({ season }: { readonly season: Season }) {
         <Marks marks={marks} />
       </MapFrame>
       <div className="map-asked">
-        <Button component="label">
+        <FileButton label="A base map of your own" accept=".pmtiles" onFile={(file) => void take(file)}>
           {base === undefined ? "A base map of your own (PMTiles)" : `Base map: ${base.name}`}
-          <input
-            type="file"
-            accept=".pmtiles"
-            className="unseen"
-            aria-label="A base map of your own"
-            onChange={(event) => {
-              void take(event.target.files?.[0]);
-              event.target.value = "";
-            }}
-          />
-        </Button>
+        </FileButton>
         {base !== undefined && (
           <Button variant="quiet" onClick={() => void forgetBaseMap()}>
             Without it

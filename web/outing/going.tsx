@@ -7,6 +7,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { findPath, outingPath } from "../addresses.ts";
 import { useNow } from "../field-tests/use-now.ts";
+import { FileButton } from "../layout/file-button.tsx";
 import { lastingWords, timeWords } from "../season/local-day.ts";
 import { useCommonNames } from "../sheets/use-common-names.ts";
 import { LeavePlace } from "./leave-place.tsx";
@@ -46,8 +47,7 @@ export function Going({ outing }: GoingProps) {
     await nothingHere(id);
     setSaid({ words: `Nothing here: ${timeWords(Date.now())}. That counts as much as a basket.` });
   };
-  const picture = async (file: File | undefined) => {
-    if (file === undefined) return;
+  const picture = async (file: File) => {
     setSaid({ words: "The picture is kept.", find: await pictureHere(id, file, by) });
   };
   const minutes = (now.getTime() - Date.parse(content.begunAt)) / 60_000;
@@ -88,20 +88,14 @@ export function Going({ outing }: GoingProps) {
       </button>
       <div className="outing-two">
         <Button onClick={() => void nothing()}>Nothing here</Button>
-        <Button component="label">
+        <FileButton
+          label="Picture"
+          accept="image/jpeg,image/png,image/webp"
+          onFile={(file) => void picture(file)}
+          isCamera
+        >
           Picture
-          <input
-            type="file"
-            accept="image/jpeg,image/png,image/webp"
-            capture="environment"
-            className="unseen"
-            aria-label="Picture"
-            onChange={(event) => {
-              void picture(event.target.files?.[0]);
-              event.target.value = "";
-            }}
-          />
-        </Button>
+        </FileButton>
       </div>
       <div className="outing-foot">
         <p role="status" className="outing-said">

@@ -6,6 +6,7 @@ import { useState } from "react";
 import { device } from "../documents/device.ts";
 import { keptAbout } from "../documents/documents.ts";
 import { saveFile } from "../exchange/save-file.ts";
+import { FileButton } from "../layout/file-button.tsx";
 import { takeInGpx } from "./gpx-in.ts";
 import { forgetTrack, keepWithRecord } from "./track-store.ts";
 
@@ -49,20 +50,13 @@ export function TrackLine({ id, track: { legs, metres, leftOut } }: TrackLinePro
           </Button>
         )}
         {count === 0 && (
-          <Button component="label">
+          <FileButton
+            label="Take in a track"
+            accept=".gpx,application/gpx+xml"
+            onFile={(file) => void takeInGpx(id, file).then(setSaid)}
+          >
             Take in a track (GPX)
-            <input
-              type="file"
-              accept=".gpx,application/gpx+xml"
-              className="unseen"
-              aria-label="Take in a track"
-              onChange={(event) => {
-                const file = event.target.files?.[0];
-                if (file !== undefined) void takeInGpx(id, file).then(setSaid);
-                event.target.value = "";
-              }}
-            />
-          </Button>
+          </FileButton>
         )}
       </div>
       {said !== undefined && <p role="status">{said}</p>}

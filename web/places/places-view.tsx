@@ -17,6 +17,7 @@ import { Link, useNavigate } from "react-router";
 import { placePath } from "../addresses.ts";
 import { make } from "../documents/keep-fields.ts";
 import { saveFile } from "../exchange/save-file.ts";
+import { FileButton } from "../layout/file-button.tsx";
 import { SeasonFrame } from "../season/season-frame.tsx";
 import type { Season } from "../season/use-season.ts";
 
@@ -46,8 +47,7 @@ function Places({ season }: { readonly season: Season }) {
   const { places, visits, finds, today } = season;
   const [said, setSaid] = useState<string>();
   const sorted = [...places].sort((one, other) => one.content.name.localeCompare(other.content.name));
-  const take = async (file: File | undefined) => {
-    if (file === undefined) return;
+  const take = async (file: File) => {
     const read = placesOfGeoJson(await file.text());
     if (!read.ok)
       return setSaid(
@@ -98,19 +98,13 @@ function Places({ season }: { readonly season: Season }) {
       </ul>
       <NewPlace />
       <div className="actions above-2">
-        <Button component="label">
+        <FileButton
+          label="Places of a file"
+          accept=".geojson,.json,application/geo+json"
+          onFile={(file) => void take(file)}
+        >
           Places of a file (GeoJSON)
-          <input
-            type="file"
-            accept=".geojson,.json,application/geo+json"
-            className="unseen"
-            aria-label="Places of a file"
-            onChange={(event) => {
-              void take(event.target.files?.[0]);
-              event.target.value = "";
-            }}
-          />
-        </Button>
+        </FileButton>
         <Button
           disabled={sorted.length === 0}
           onClick={() =>

@@ -50,12 +50,12 @@ export function CalendarOfOutings({ season }: { readonly season: Season }) {
                       {outing === undefined ? (
                         Number(day.slice(8))
                       ) : (
-                        <Link
-                          to={outingPath(outing.id)}
-                          aria-label={`${dayWords(day)}: ${outing.count === 0 ? "nothing" : `${outing.count} finds`}`}
-                        >
+                        <Link to={outingPath(outing.id)}>
                           {Number(day.slice(8))}
                           <sup>{outing.count}</sup>
+                          <span className="unseen">
+                            {dayWords(day)}: {outing.count === 0 ? "nothing" : `found ${outing.count}`}
+                          </span>
                         </Link>
                       )}
                     </li>

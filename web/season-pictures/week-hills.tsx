@@ -123,12 +123,12 @@ function Hill({ of: { kind, weeks, all }, season, months, span: [from, to], acro
   const name = season.nameOf(kind);
   return (
     <section className="hill" aria-label={`${name}, ${all.value} finds`} data-hill={kind}>
-      <h3>
+      <h2>
         {name}{" "}
         <Link to={theseFinds(all.finds)} className="hill-all">
           {all.value}
         </Link>
-      </h3>
+      </h2>
       <div className="hill-ground">
         <svg viewBox={`0 0 ${to - from} ${SIZE.high}`} preserveAspectRatio="none" aria-hidden="true">
           <polygon points={`0,${SIZE.high} ${points.join(" ")} ${to - from},${SIZE.high}`} />
@@ -144,11 +144,11 @@ function Hill({ of: { kind, weeks, all }, season, months, span: [from, to], acro
           />
         ))}
         <ol className="hill-weeks">
-          {fortnightsOf(weeks).map(([fortnight, finds]) => (
-            <li key={fortnight} style={{ left: across(fortnight * 14), width: `${(14 / (to - from)) * 100}%` }}>
+          {threeWeeksOf(weeks).map(([at, finds]) => (
+            <li key={at} style={{ left: across(at * 21), width: `${(21 / (to - from)) * 100}%` }}>
               <Link
                 to={theseFinds(finds)}
-                aria-label={`${name}, ${dayWords(dayAfter("2026-01-01", fortnight * 14))} and the two weeks from then: ${finds.length} ${finds.length === 1 ? "find" : "finds"}`}
+                aria-label={`${name}, ${dayWords(dayAfter("2026-01-01", at * 21))} and the three weeks from then: ${finds.length} ${finds.length === 1 ? "find" : "finds"}`}
               >
                 {finds.length}
               </Link>
@@ -160,12 +160,12 @@ function Hill({ of: { kind, weeks, all }, season, months, span: [from, to], acro
   );
 }
 
-/** Two weeks together are as broad as a finger. */
-function fortnightsOf(weeks: KindWeeks["weeks"]): readonly (readonly [number, readonly string[]])[] {
+/** Three weeks together are as broad as a finger. */
+function threeWeeksOf(weeks: KindWeeks["weeks"]): readonly (readonly [number, readonly string[]])[] {
   const by = new Map<number, string[]>();
   for (const [week, { finds }] of weeks) {
-    const fortnight = Math.min(25, Math.floor(week / 2));
-    by.set(fortnight, [...(by.get(fortnight) ?? []), ...finds]);
+    const at = Math.min(16, Math.floor(week / 3));
+    by.set(at, [...(by.get(at) ?? []), ...finds]);
   }
   return [...by].sort(([one], [other]) => one - other);
 }
