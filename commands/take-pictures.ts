@@ -271,13 +271,13 @@ async function decideAndCarry(page: Page): Promise<void> {
   await page.waitForTimeout(500);
 }
 
-/** One touch, so that the picture shows what a touch moves. */
 /** Every find is there and judged. */
 async function untilJudged(page: Page): Promise<void> {
-  await page.getByRole("link", { name: /white ones in an arc/ }).waitFor();
-  await page.waitForFunction(() => !(document.querySelector("ul")?.textContent ?? "…").includes("…"));
+  await page.locator(".log-find").first().waitFor();
+  await page.waitForFunction(() => !(document.querySelector(".log-lines")?.textContent ?? "…").includes("…"));
 }
 
+/** One touch, so that the picture shows what a touch moves. */
 async function touchOnPhone(page: Page): Promise<void> {
   await lookAtBody(page, "B");
   await page.locator('[data-told="lifted"] [data-state="whole"]').click();
