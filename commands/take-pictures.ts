@@ -90,13 +90,13 @@ const PICTURES: readonly Picture[] = [
     name: "season-desk",
     size: DESK,
     path: () => "/season/pictures",
-    prepare: (page) => page.locator("[data-hill]").first().waitFor(),
+    prepare: (page) => page.getByText("65 outings in 2 years").waitFor(),
   },
   {
     name: "place-desk",
     size: DESK,
     path: () => "/season/places/0193a010-0000-7000-8000-000000000001",
-    prepare: untilMapped,
+    prepare: untilForetold,
   },
   { name: "compare-desk", size: DESK, path: () => "/sheets/kuehneromyces-mutabilis/beside/galerina-marginata" },
 ];
@@ -118,6 +118,12 @@ async function untilPlanned(page: Page): Promise<void> {
   await page.locator("[data-foretold]").first().click();
   await page.getByTestId("rests-on").first().waitFor();
   await page.locator("[data-there] svg").first().waitFor();
+}
+
+async function untilForetold(page: Page): Promise<void> {
+  await untilMapped(page);
+  await page.getByText(/^From 2\d visits of yours/).waitFor();
+  await page.locator("[data-foretold]").first().waitFor();
 }
 
 /** The land lies under what was found. */

@@ -1,4 +1,5 @@
 import { expect } from "chai";
+import exifr from "exifr";
 import type { BrowserContext, Page } from "playwright-core";
 import { uuidv7 } from "uuidv7";
 import { startWeatherStation } from "../stand-ins/weather-station.ts";
@@ -261,7 +262,7 @@ describe("the plan of a day", () => {
 
 describe("a place that is shared rounded", () => {
   it("leaks no digit of where it is in any route, export, picture or packet, and is gone when it is taken back", async () => {
-    const application = await startApplication("seasons");
+    const application = await startApplication();
     const { page, context } = await application.open();
     try {
       const [lat, lon] = [61.912347, 19.583911];
@@ -312,12 +313,37 @@ describe("a place that is shared rounded", () => {
       };
       expect((await asked(`/api/place-links/${token}`)).status()).to.equal(200);
       await asked(`/api/places/${place}/links/../../place-links/${token}`);
+      // a picture of what was found there, by a camera that knew where it was
+      const picture = uuidv7();
+      const { default: sharp } = await import("sharp");
+      const taken = await sharp({ create: { width: 64, height: 64, channels: 3, background: "#7a5" } })
+        .withExif({
+          IFD3: {
+            GPSLatitudeRef: "N",
+            GPSLatitude: "61/1 54/1 4444/100",
+            GPSLongitudeRef: "E",
+            GPSLongitude: "19/1 35/1 208/100",
+          },
+        })
+        .jpeg()
+        .toBuffer();
+      expect((await exifr.gps(taken))?.latitude).to.be.closeTo(lat, 0.001);
+      const put = await page.request.put(
+        `${application.address}/api/pictures/${picture}?about=${find}&part=top&takenAt=2026-09-14T10:21:00%2B02:00`,
+        { data: taken, headers: { "content-type": "image/jpeg" } },
+      );
+      expect(put.ok(), await put.text()).to.equal(true);
       // a packet of what was found there, its paper and its pictures
       const packet = (await (
         await page.request.post(`${application.address}/api/finds/${find}/packets`, { data: { id: uuidv7() } })
       ).json()) as { token: string };
       await asked(`/api/packets/${packet.token}`);
-      await asked(`/api/packets/${packet.token}/paper.pdf`);
+      const { PDFParse } = await import("pdf-parse");
+      const paper = await asked(`/api/packets/${packet.token}/paper.pdf`);
+      shown.push((await new PDFParse({ data: new Uint8Array(await paper.body()) }).getText()).text);
+      const sent = await asked(`/api/packets/${packet.token}/pictures/${picture}`);
+      expect(sent.status()).to.equal(200);
+      expect(await exifr.gps(await sent.body()).catch(() => undefined)).to.equal(undefined);
       // what the stranger's page shows
       const guest = await application.open();
       const replies: string[] = [];

@@ -58,9 +58,9 @@ export function tileArchive(): Buffer {
     2,
     1,
   ];
-  numbers.forEach((number, index) => header.writeBigUInt64LE(BigInt(number), 8 + index * 8));
+  for (const [index, number] of numbers.entries()) header.writeBigUInt64LE(BigInt(number), 8 + index * 8);
   // clustered; neither directory nor tiles are packed; vector tiles
-  [1, 1, 1, 1, 0, 1].forEach((value, index) => header.writeUInt8(value, 96 + index));
-  [-180, -85, 180, 85].forEach((degrees, index) => header.writeInt32LE(degrees * 1e7, 102 + index * 4));
+  for (const [index, value] of [1, 1, 1, 1, 0, 1].entries()) header.writeUInt8(value, 96 + index);
+  for (const [index, degrees] of [-180, -85, 180, 85].entries()) header.writeInt32LE(degrees * 1e7, 102 + index * 4);
   return Buffer.concat([header, directory, metadata, data]);
 }

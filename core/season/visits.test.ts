@@ -42,6 +42,19 @@ describe("own visits", () => {
     expect(visits.map(({ finds }) => finds.get("marasmius-oreades") ?? 0)).to.deep.equal([0, 2]);
   });
 
+  it("of an outing that nobody ended are those of which the end or the minutes were told", () => {
+    const told = [
+      { id: idNumber(1), place: AMMERBOG, from: hourOf(DAY, 8), to: hourOf(DAY, 9) },
+      { id: idNumber(2), place: PASTURE, from: hourOf(DAY, 9), minutes: 20 },
+      { id: idNumber(3), place: AMMERBOG, from: hourOf(DAY, 10) },
+    ];
+    const content = outingOn(DAY, 8, undefined, { searches: told });
+    const visits = visitsOf([{ id: idNumber(9), content }], [], places, dayOfMoment);
+    expect(visits.map(({ hours }) => Math.round(hours * 60))).to.deep.equal([60, 20]);
+    const ended = { ...content, endedAt: hourOf(DAY, 11) };
+    expect(visitsOf([{ id: idNumber(9), content: ended }], [], places, dayOfMoment)).to.have.length(3);
+  });
+
   it("of a place that was put away are still visits; a minute's look is none", () => {
     const short = [{ id: idNumber(1), place: AMMERBOG, from: hourOf(DAY, 8), to: hourOf(DAY, 8.01) }];
     expect(

@@ -51,6 +51,8 @@ export function visitsOf(
   }
   return outings.flatMap(({ content }) =>
     content.searches.flatMap((search): Visit[] => {
+      // of an outing that nobody ended nobody knows how long was searched
+      if (search.minutes === undefined && search.to === undefined && content.endedAt === undefined) return [];
       const minutes = minutesOf(search, endOf(content));
       if (search.place === undefined || minutes < SHORTEST_MIN) return [];
       const day = dayOf(Date.parse(search.from));

@@ -104,12 +104,21 @@ async function placeHere(outing: string, point: TrackPoint | undefined): Promise
   return places.find(({ id }) => id === open?.place);
 }
 
-/** What a place says of a find in it: its name, its height, and what is wrong with its ground. What grows there is for eyes to tell. */
-export function changesOfPlace({ name, elevationM, region, concerns = [] }: OwnPlace): readonly Change[] {
-  const changes: Change[] = [{ kind: "set-place", field: "name", value: name }];
-  if (elevationM !== undefined) changes.push({ kind: "set-place", field: "elevationM", value: elevationM });
-  if (region !== undefined) changes.push({ kind: "set-place", field: "region", value: region });
-  if (concerns.length > 0) changes.push({ kind: "set-site", field: "concerns", value: [...concerns] });
+/**
+ * What a place says of a find in it, as far as the record does not say it yet: its name, its height, its part of the world; and
+ * what is wrong with its ground, beside whatever was told of that. What grows there is for eyes to tell.
+ */
+export function changesOfPlace({ name, elevationM, region, concerns = [] }: OwnPlace, find: Find): readonly Change[] {
+  const changes: Change[] = [];
+  const { place, site } = find;
+  if (place?.name === undefined) changes.push({ kind: "set-place", field: "name", value: name });
+  if (elevationM !== undefined && place?.elevationM === undefined)
+    changes.push({ kind: "set-place", field: "elevationM", value: elevationM });
+  if (region !== undefined && place?.region === undefined)
+    changes.push({ kind: "set-place", field: "region", value: region });
+  const known = site?.concerns ?? [];
+  if (concerns.some((one) => !known.includes(one)))
+    changes.push({ kind: "set-site", field: "concerns", value: [...new Set([...known, ...concerns])] });
   return changes;
 }
 
@@ -135,9 +144,11 @@ async function placeFind(outing: string, find: string, at: string): Promise<void
   const point = await positionNow(outing);
   const place = await placeHere(outing, point);
   await searchAt(outing, place?.id, at);
+  const kept = await readKept("find", find);
+  if (kept === undefined) return;
   const changes = [
-    ...(point === undefined ? [] : positionChanges(point)),
-    ...(place === undefined ? [] : changesOfPlace(place.content)),
+    ...(point === undefined || kept.content.place?.lat !== undefined ? [] : positionChanges(point)),
+    ...(place === undefined ? [] : changesOfPlace(place.content, kept.content)),
   ];
   if (changes.length > 0) await keepTouch("find", find, touchNow(changes));
 }

@@ -106,7 +106,7 @@ function OnePatch({
               <tr key={year}>
                 <th>{year}</th>
                 <td className="soft">{first === last ? dayWords(first) : `${dayWords(first)} to ${dayWords(last)}`}</td>
-                <td className="number">{amount === 0 ? "nothing" : `${whole(amount)} ${unit}`}</td>
+                <td className="amount">{amount === 0 ? "nothing" : `${whole(amount)} ${unit}`}</td>
                 <td className="patch-bar">
                   <span className="table-bar" style={{ width: `${(amount / most) * 100}%` }} />
                 </td>

@@ -43,6 +43,7 @@ export function PlaceBrings({ place, season }: PlaceBringsProps) {
       title="What it may bring today"
       about={`From ${own.length === 1 ? "one visit" : `${own.length} visits`} of yours, ${own.filter(({ finds }) => finds.size === 0).length} of them empty; the sheets' months before that. Touch a number for the visits it rests on.`}
     >
+      {told === undefined && <p className="soft">Working it out.</p>}
       {told !== undefined && <ForetoldKinds kinds={told} place={place.id} season={season} most={SHOWN} />}
       {told?.length === 0 && <p className="soft">Nothing sought stands on such ground at this time of the year.</p>}
     </Section>

@@ -32,7 +32,7 @@ export function OutingTable({ season }: { readonly season: Season }) {
           <thead>
             <tr>
               {HEADER.map((name, index) => (
-                <th key={name} className={index > 1 ? "number" : ""}>
+                <th key={name} className={index > 1 ? "amount" : ""}>
                   {name}
                 </th>
               ))}
@@ -45,8 +45,8 @@ export function OutingTable({ season }: { readonly season: Season }) {
                   <Link to={outingPath(id)}>{day}</Link>
                 </th>
                 <td>{places}</td>
-                <td className="number">{minutes}</td>
-                <td className="number">
+                <td className="amount">{minutes}</td>
+                <td className="amount">
                   {finds.length === 0 ? (
                     0
                   ) : (
@@ -55,9 +55,9 @@ export function OutingTable({ season }: { readonly season: Season }) {
                     </Link>
                   )}
                 </td>
-                <td className="number">{empty}</td>
-                <td className="number">{rain === undefined ? "" : Math.round(rain)}</td>
-                <td className="number">{temp === undefined ? "" : Math.round(temp)}</td>
+                <td className="amount">{empty}</td>
+                <td className="amount">{rain === undefined ? "" : Math.round(rain)}</td>
+                <td className="amount">{temp === undefined ? "" : Math.round(temp)}</td>
               </tr>
             ))}
           </tbody>

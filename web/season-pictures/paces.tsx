@@ -17,8 +17,8 @@ export function Paces({ season }: { readonly season: Season }) {
           <thead>
             <tr>
               <th>year</th>
-              <th className="number">visits, empty</th>
-              <th className="number">hours</th>
+              <th className="amount">visits, empty</th>
+              <th className="amount">hours</th>
               <th>finds an hour</th>
               <th>minutes to an answer, the middle one</th>
             </tr>
@@ -27,10 +27,10 @@ export function Paces({ season }: { readonly season: Season }) {
             {all.map(({ year, visits, empty, hours, finds }) => (
               <tr key={year}>
                 <th>{year}</th>
-                <td className="number">
+                <td className="amount">
                   {visits}, {empty}
                 </td>
-                <td className="number">{hours.toFixed(0)}</td>
+                <td className="amount">{hours.toFixed(0)}</td>
                 <td>
                   {hours === 0 ? (
                     <span className="soft">no search was told</span>

@@ -190,7 +190,7 @@ function WeekTable({ weeks, season }: Pick<WeekHillsProps, "weeks" | "season">) 
         <thead>
           <tr>
             <th>kind</th>
-            <th className="number">finds</th>
+            <th className="amount">finds</th>
             <th>first and last day, season by season</th>
           </tr>
         </thead>
@@ -198,7 +198,7 @@ function WeekTable({ weeks, season }: Pick<WeekHillsProps, "weeks" | "season">) 
           {weeks.map(({ kind, all, seasons }) => (
             <tr key={kind}>
               <th>{season.nameOf(kind)}</th>
-              <td className="number">
+              <td className="amount">
                 <Link className="number-link" to={theseFinds(all.finds)}>
                   {all.value}
                 </Link>

@@ -23,9 +23,9 @@ export function VisitList({ restsOn, season }: VisitListProps) {
       <thead>
         <tr>
           <th>Visit</th>
-          <th className="number">alike</th>
-          <th className="number">searched</th>
-          <th className="number">found</th>
+          <th className="amount">alike</th>
+          <th className="amount">searched</th>
+          <th className="amount">found</th>
         </tr>
       </thead>
       <tbody>
@@ -35,9 +35,9 @@ export function VisitList({ restsOn, season }: VisitListProps) {
           return (
             <tr key={visit.id}>
               <td>{outing === undefined ? words : <Link to={outingPath(outing.id)}>{words}</Link>}</td>
-              <td className="number">{Math.round(alike * 100)} of 100</td>
-              <td className="number">{lastingWords(visit.hours * 60)}</td>
-              <td className="number">{found}</td>
+              <td className="amount">{Math.round(alike * 100)} of 100</td>
+              <td className="amount">{lastingWords(visit.hours * 60)}</td>
+              <td className="amount">{found}</td>
             </tr>
           );
         })}
