@@ -1,9 +1,12 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { fileURLToPath } from "node:url";
-import { assess, canonicalFind, canonicalJson } from "@jittery-cap/core";
+import { assess, canonicalFind, canonicalJson, findSchema, permitsEnding, summarise } from "@jittery-cap/core";
+import { KINDS } from "@jittery-cap/core/documents";
+import { outingSchema } from "@jittery-cap/core/season";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { expect } from "chai";
 import { seasonFinds } from "./season.ts";
+import { twoSeasons } from "./two-seasons.ts";
 
 const knowledge = readKnowledge();
 const answerTo = (label: string) => {
@@ -53,4 +56,34 @@ describe("the invented season", () => {
         .sort(),
     );
   });
+});
+
+describe("the two invented seasons", () => {
+  const documents = twoSeasons(knowledge);
+  const outings = documents.flatMap(({ kind, content }) => (kind === "outing" ? [outingSchema.parse(content)] : []));
+
+  it("hold nothing that could not be written: every document is one of its kind, under an id of its own", () => {
+    for (const { kind, id, content } of documents) {
+      const read = KINDS[kind].schema.safeParse(content);
+      expect(read.success, `${kind} ${id}: ${JSON.stringify(read.error?.issues)}`).to.equal(true);
+    }
+    expect(new Set(documents.map(({ id }) => id)).size).to.equal(documents.length);
+  });
+
+  it("are some sixty outings of two years, many of their searches empty", () => {
+    expect(outings.length).to.be.within(55, 70);
+    const searches = outings.flatMap((one) => one.searches);
+    const empty = searches.filter(({ nothing }) => nothing === true).length;
+    expect(empty / searches.length).to.be.within(0.25, 0.55);
+  });
+
+  it("carry nothing home that the sheets of today do not clear", () => {
+    for (const { kind, content } of documents) {
+      if (kind !== "find") continue;
+      const find = findSchema.parse(content);
+      const answer = summarise(find, knowledge);
+      for (const { id, ending } of find.bodies)
+        if (ending !== undefined) expect(permitsEnding(answer, id, ending), `${find.label} ${id}`).to.equal(true);
+    }
+  }).timeout(60_000);
 });

@@ -3,20 +3,9 @@
  * from a seed whenever they are loaded, and judged by the sheets of then. The specimens were drawn from the sheets and recorded by
  * somebody who followed the advice; that takes a while, so they are kept as a file.
  */
-import { readFileSync } from "node:fs";
-import { fileURLToPath } from "node:url";
-import {
-  decide,
-  type Find,
-  findSchema,
-  isAmongFood,
-  type Knowledge,
-  permitsEnding,
-  summarise,
-} from "@jittery-cap/core";
+import type { Knowledge } from "@jittery-cap/core";
 import {
   dayAfter,
-  isInside,
   lookOf,
   middleOf,
   newOuting,
@@ -26,147 +15,17 @@ import {
   type SkyDays,
   skyDaysOf,
 } from "@jittery-cap/core/season";
-import { type Chance, followAdvice } from "@jittery-cap/core/study";
-import { uniformFloat64 } from "pure-rand/distribution/uniformFloat64";
-import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
-import { z } from "zod";
+import type { Chance } from "@jittery-cap/core/study";
 import { simulatedDay } from "../stand-ins/weather-station.ts";
 import { PLACES, placeNamed } from "./lakeland.ts";
-
-/** One document of the demo. */
-export interface DemoDocument {
-  readonly kind: "place" | "outing" | "find" | "decision" | "reminder";
-  readonly id: string;
-  readonly content: unknown;
-}
-
-/** A kind at a place: the middle of its season, how broad it is, days, and finds an hour on a good day. */
-interface Stands {
-  readonly kind: string;
-  readonly middle: number;
-  readonly breadth: number;
-  readonly rate: number;
-}
-const stands = (kind: string, middle: number, breadth: number, rate: number): Stands => ({
-  kind,
-  middle,
-  breadth,
-  rate,
-});
-
-/** What stands where. Invented, like the places. */
-const GROWS: Readonly<Record<string, readonly Stands[]>> = {
-  "Skirrow Wood": [
-    stands("boletus-edulis", 250, 17, 1.0),
-    stands("imleria-badia", 268, 18, 1.1),
-    stands("hydnum-repandum", 275, 22, 0.8),
-    stands("lepista-nuda", 300, 15, 0.7),
-    stands("amanita-muscaria", 262, 16, 0.5),
-    stands("hypholoma-fasciculare", 285, 30, 0.4),
-  ],
-  "Skirrow Wood, hazel bank": [
-    stands("craterellus-cornucopioides", 262, 16, 1.3),
-    stands("amanita-phalloides", 255, 15, 0.35),
-  ],
-  "Ammerbog, north side": [
-    stands("cantharellus-cibarius", 222, 20, 1.2),
-    stands("craterellus-tubaeformis", 288, 22, 1.5),
-    stands("cortinarius-rubellus", 255, 16, 0.5),
-  ],
-  "Ammerbog, south side": [stands("craterellus-tubaeformis", 292, 20, 1.1), stands("suillus-luteus", 262, 20, 0.7)],
-  "Quarrel Pasture, upper gate": [
-    stands("agaricus-campestris", 256, 20, 1.2),
-    stands("marasmius-oreades", 205, 40, 0.8),
-    stands("agaricus-xanthodermus", 250, 22, 0.4),
-  ],
-  "Ondal Water, east shore": [stands("leccinum-group", 245, 20, 1.1), stands("amanita-virosa", 240, 14, 0.4)],
-  "Ondal Water, boathouse": [
-    stands("flammulina-velutipes", 322, 22, 0.9),
-    stands("pleurotus-ostreatus", 312, 20, 0.8),
-    stands("galerina-marginata", 290, 22, 0.4),
-  ],
-  "Lower Hask": [stands("agaricus-campestris", 258, 18, 0.6)],
-  "Old orchard at Hask": [stands("calocybe-gambosa", 126, 11, 0.9)],
-  "Fell spruces": [stands("boletus-edulis", 240, 14, 0.9), stands("cantharellus-cibarius", 226, 16, 0.7)],
-};
-
-/** What somebody takes at first for what it is not. */
-const MISTAKEN: Readonly<Record<string, string>> = {
-  "agaricus-xanthodermus": "agaricus-campestris",
-  "cortinarius-rubellus": "craterellus-tubaeformis",
-  "galerina-marginata": "flammulina-velutipes",
-  "amanita-virosa": "agaricus-sylvicola",
-  "hypholoma-fasciculare": "hypholoma-capnoides",
-  "imleria-badia": "boletus-edulis",
-};
+import { chanceOf, idAt, momentAt, poisson, told } from "./seasons-clock.ts";
+import { type DemoDocument, type Drawn, oneFind, readSpecimens, SEED, within } from "./seasons-find.ts";
+import { GROWS } from "./what-grows.ts";
 
 const SEASONS = [2025, 2026] as const;
 /** The last outing lies before this day; the first of a year after its 110th. */
 const LAST_DAY = "2026-11-22";
-const SEED = 20260914;
-const HOUR_MS = 3_600_000;
 const DISTANCE = 0.24;
-
-function chanceOf(seed: number): Chance {
-  const generator = xoroshiro128plus(seed);
-  return { next: () => uniformFloat64(generator) };
-}
-
-/** An id as clients make them (UUIDv7), the same for the same moment and number. */
-function idAt(moment: number, number: number): string {
-  const time = Math.floor(moment).toString(16).padStart(12, "0");
-  return `${time.slice(0, 8)}-${time.slice(8, 12)}-7000-8000-${(0x710000000000 + number).toString(16).padStart(12, "0")}`;
-}
-
-const poisson = (chance: Chance, mean: number): number => {
-  let [count, left] = [0, Math.exp(-mean)];
-  for (let product = chance.next(); product > left; product *= chance.next()) count += 1;
-  return count;
-};
-
-/** An offset of the lakeland's clocks: summer time until the last Sunday of October. */
-const isSummer = (day: string): boolean => day.slice(5) >= "03-30" && day.slice(5) < "10-26";
-const momentAt = (day: string, hours: number): number =>
-  Date.parse(`${day}T00:00:00${isSummer(day) ? "+02:00" : "+01:00"}`) + Math.round(hours * 60) * 60_000;
-function told(moment: number, day: string): string {
-  const summer = isSummer(day);
-  return `${new Date(moment + (summer ? 2 : 1) * HOUR_MS).toISOString().slice(0, 19)}${summer ? "+02:00" : "+01:00"}`;
-}
-
-/** Somewhere within a place. */
-function within(chance: Chance, place: OwnPlace): { lat: number; lon: number } {
-  const middle = middleOf(place) ?? { lat: 0, lon: 0 };
-  for (let tries = 0; tries < 20; tries++) {
-    const lat = Number((middle.lat + (chance.next() - 0.5) * 0.014).toFixed(6));
-    const lon = Number((middle.lon + (chance.next() - 0.5) * 0.03).toFixed(6));
-    if (isInside({ lat, lon }, place)) return { lat, lon };
-  }
-  return { lat: Number(middle.lat.toFixed(6)), lon: Number(middle.lon.toFixed(6)) };
-}
-
-/** Records of made-up specimens, by kind. */
-export type Specimens = Readonly<Record<string, readonly Find[]>>;
-export const SPECIMENS = fileURLToPath(new URL("specimens.json", import.meta.url));
-const OF_A_KIND = 3;
-
-/** Draws and records specimens of every kind that grows there. */
-export function drawSpecimens(knowledge: Knowledge): Specimens {
-  const chance = chanceOf(SEED);
-  const kinds = [...new Set(Object.values(GROWS).flatMap((all) => all.map(({ kind }) => kind)))].sort();
-  return Object.fromEntries(
-    kinds.map((kind) => {
-      const sheet = knowledge.byId.get(kind);
-      if (sheet === undefined) throw new Error(`there is no sheet ${kind}`);
-      return [
-        kind,
-        Array.from({ length: OF_A_KIND }, () => followAdvice(sheet, knowledge, 0, "ordinary", chance).find),
-      ];
-    }),
-  );
-}
-
-const readSpecimens = (): Specimens =>
-  z.record(z.string(), z.array(findSchema)).parse(JSON.parse(readFileSync(SPECIMENS, "utf8")));
 
 /** Everything that is loaded, places first. @param knowledge the sheets from which specimens are drawn, and by which they are judged */
 export function twoSeasons(knowledge: Knowledge): readonly DemoDocument[] {
@@ -201,11 +60,6 @@ function daysOut(chance: Chance, year: number): readonly string[] {
     day = dayAfter(day, busy + Math.floor(chance.next() * (busy + 1)));
   }
   return days;
-}
-
-interface Drawn {
-  readonly knowledge: Knowledge;
-  readonly specimens: Specimens;
 }
 
 const ORDER = Object.keys(GROWS);
@@ -275,86 +129,6 @@ function oneOuting(
   };
   return [{ kind: "outing", id: idAt(begun, next()), content: outing }, ...documents];
 }
-
-/** One find of a kind as somebody records it who follows the advice, and what became of it. */
-function oneFind(
-  chance: Chance,
-  kind: string,
-  moment: number,
-  day: string,
-  place: OwnPlace,
-  sky: Outing["sky"],
-  { knowledge, specimens }: Drawn,
-  number: number,
-): readonly DemoDocument[] {
-  const sheet = knowledge.byId.get(kind);
-  if (sheet === undefined) throw new Error(`there is no sheet ${kind}`);
-  const recorded = specimens[kind] ?? [];
-  const drawn = recorded[Math.floor(chance.next() * recorded.length)];
-  if (drawn === undefined) throw new Error(`no specimen of ${kind} was drawn: npm run demo`);
-  const id = idAt(moment, number);
-  const { rules: _rules, site, ...rest } = drawn;
-  const isMistaken = MISTAKEN[kind] !== undefined && chance.next() < 0.6;
-  const record: Find = {
-    ...rest,
-    id,
-    label: `${sheet.names.common}${isMistaken ? "?" : ""}, ${place.name}`,
-    foundAt: told(moment, day),
-    takenFor: isMistaken ? (MISTAKEN[kind] ?? kind) : kind,
-    place: {
-      ...within(chance, place),
-      accuracyM: 6,
-      ...(place.elevationM === undefined ? {} : { elevationM: place.elevationM }),
-      region: "europe",
-      name: place.name,
-    },
-    site: { ...site, ...(place.concerns === undefined ? {} : { concerns: place.concerns }) },
-    weather: {
-      frostLastNight: (sky?.frostNights ?? 0) > 10,
-      drySpellDays: 0,
-      rain24hMm: 1,
-      airTempC: Math.max(6, Math.round(sky?.meanTempC ?? 10)),
-      printPaper: "split-black-white",
-    },
-    bodies: drawn.bodies.map((body) => ({
-      ...body,
-      firmness: "firm" as const,
-      larvae: "none" as const,
-      measures: { ...rounded(body.measures), weightG: Math.round(15 + chance.next() * 90) },
-    })),
-  };
-  const answer = summarise(record, knowledge);
-  const decidedAt = moment + (6 + chance.next() * 30) * 60_000;
-  const endings = record.bodies.map(({ id: body }) => ({
-    body,
-    ending: permitsEnding(answer, body, "basket")
-      ? ("basket" as const)
-      : answer.verdict === "leave"
-        ? ("left-test-failed" as const)
-        : chance.next() < 0.5
-          ? ("looked-at-only" as const)
-          : ("left-unknown" as const),
-  }));
-  const find: Find = {
-    ...record,
-    bodies: record.bodies.map((body, index) => ({ ...body, ending: endings[index]?.ending ?? "looked-at-only" })),
-  };
-  const decision = decide(record, endings, answer, knowledge.edition, told(decidedAt, day));
-  return [
-    { kind: "find", id, content: find },
-    ...(decision.ok && endings.some(({ ending }) => isAmongFood(ending))
-      ? [{ kind: "decision" as const, id: idAt(decidedAt, number), content: decision.value }]
-      : []),
-  ];
-}
-
-const rounded = (measures: Find["bodies"][number]["measures"]) =>
-  Object.fromEntries(
-    Object.entries(measures ?? {}).map(([name, value]) => [
-      name,
-      typeof value === "number" ? Math.round(value * 10) / 10 : value,
-    ]),
-  );
 
 /** A bed of blewits from year to year, and a ring. */
 function withPatches(place: OwnPlace): OwnPlace {

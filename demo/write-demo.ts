@@ -5,7 +5,7 @@ import { canonicalFind } from "@jittery-cap/core";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { lakeland } from "./lakeland.ts";
 import { seasonFinds } from "./season.ts";
-import { drawSpecimens, SPECIMENS } from "./two-seasons.ts";
+import { drawSpecimens, SPECIMENS } from "./seasons-find.ts";
 
 const FOLDER = fileURLToPath(new URL("finds", import.meta.url));
 

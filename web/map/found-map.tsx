@@ -1,17 +1,15 @@
 /** Everything on the map: places, finds, where nothing was. What is on it is a list as well, for whoever cannot see it. */
 import { middleOf } from "@jittery-cap/core/season";
-import Button from "@mui/material/Button";
 import L from "leaflet";
 import { useEffect, useMemo, useState } from "react";
 import { Polygon, useMap } from "react-leaflet";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { findPath, placePath } from "../addresses.ts";
 import { ChooseFrom } from "../layout/choose-from.tsx";
-import { FileButton } from "../layout/file-button.tsx";
 import type { Season } from "../season/use-season.ts";
-import { forgetBaseMap, keepBaseMap, useBaseMap } from "./base-map.ts";
 import { MARKS } from "./ground-style.ts";
 import { MapFrame } from "./map-frame.tsx";
+import { OwnBaseMap } from "./own-base-map.tsx";
 
 /** Where there is nothing yet the lakeland is shown, which ships. */
 const LAKELAND: L.LatLngBoundsLiteral = [
@@ -30,8 +28,6 @@ interface Mark {
 export function FoundMap({ season }: { readonly season: Season }) {
   const [year, setYear] = useState("");
   const [kind, setKind] = useState("");
-  const base = useBaseMap();
-  const [refused, setRefused] = useState<string>();
   const { finds, outings, places } = season;
   const marks = useMemo(
     () => [
@@ -58,15 +54,6 @@ export function FoundMap({ season }: { readonly season: Season }) {
   const kinds = [...new Set(finds.flatMap((find) => find.kind ?? []))].sort((one, other) =>
     season.nameOf(one).localeCompare(season.nameOf(other)),
   );
-  const take = async (file: File) => {
-    const { archiveOf } = await import("./archive-layer.ts");
-    if ((await archiveOf(file)) === undefined)
-      setRefused(`${file.name} is no tile archive (PMTiles). The map stays as it is.`);
-    else {
-      setRefused(undefined);
-      await keepBaseMap(file);
-    }
-  };
   return (
     <>
       <div className="map-asked">
@@ -103,26 +90,13 @@ export function FoundMap({ season }: { readonly season: Season }) {
         )}
         <Marks marks={marks} />
       </MapFrame>
-      <div className="map-asked">
-        <FileButton label="A base map of your own" accept=".pmtiles" onFile={(file) => void take(file)}>
-          {base === undefined ? "A base map of your own (PMTiles)" : `Base map: ${base.name}`}
-        </FileButton>
-        {base !== undefined && (
-          <Button variant="quiet" onClick={() => void forgetBaseMap()}>
-            Without it
-          </Button>
-        )}
-        <span className="soft small">
-          No tile is ever fetched from a network: whoever serves tiles learns where you look.
-        </span>
-      </div>
-      {refused !== undefined && <p role="alert">{refused}</p>}
+      <OwnBaseMap />
       <details>
         <summary>The places as a list</summary>
         <ul className="lines">
           {places.map(({ id, content }) => (
             <li key={id} className="open-line">
-              <a href={placePath(id)}>{content.name}</a>: {finds.filter((find) => find.placeId === id).length} finds
+              <Link to={placePath(id)}>{content.name}</Link>: {finds.filter((find) => find.placeId === id).length} finds
             </li>
           ))}
         </ul>

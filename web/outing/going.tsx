@@ -1,8 +1,6 @@
 /** On the way: one huge thing to touch, and the phone goes back into the pocket. */
 import { lightOf, metresBetween, minutesFor, openSearch, turnRoundAt } from "@jittery-cap/core/season";
 import Button from "@mui/material/Button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import { Link } from "react-router";
 import { findPath, outingPath } from "../addresses.ts";
@@ -15,6 +13,7 @@ import { foundHere, nothingHere, pictureHere } from "./on-the-way.ts";
 import { useReceiver } from "./receiver.ts";
 import { nameOf, type WholeOuting } from "./use-outing.ts";
 import { type Met, WayLine } from "./way-line.tsx";
+import { WhoFound } from "./who-found.tsx";
 
 /** What is worth doing at that moment. Common practice, no source. */
 const HABITS = [
@@ -65,23 +64,7 @@ export function Going({ outing }: GoingProps) {
         )}
       </div>
       <WayLine points={points} met={metOn(outing, names)} />
-      {content.companions.length > 0 && (
-        <ToggleButtonGroup
-          exclusive
-          value={by ?? ""}
-          onChange={(_event, next: string | null) => setBy(next === null || next === "" ? undefined : next)}
-          aria-label="Who found it"
-          className="outing-by"
-        >
-          <ToggleButton value="">I</ToggleButton>
-          {content.companions.map(({ name, isNew }) => (
-            <ToggleButton key={name} value={name}>
-              {name}
-              {isNew ? ", new" : ""}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
-      )}
+      <WhoFound companions={content.companions} by={by} onBy={setBy} />
       <button type="button" className="outing-found" onClick={() => void found()}>
         <b>Found one here</b>
         <span>{HABITS[finds.length % HABITS.length]}</span>

@@ -1,23 +1,16 @@
 /** The patches of a place: each year's yield, what next year may bring, and that last year's name names nothing of this year's. */
-import {
-  bedLine,
-  type KeptPlace,
-  LEAST_YEARS,
-  PATCH_FORMS,
-  type Patch,
-  type PatchForm,
-} from "@jittery-cap/core/season";
+import { type KeptPlace, PATCH_FORMS, type Patch, type PatchForm } from "@jittery-cap/core/season";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { uuidv7 } from "uuidv7";
 import { ChooseFrom } from "../layout/choose-from.tsx";
-import { NumberField } from "../layout/number-field.tsx";
 import { Section } from "../layout/section.tsx";
-import { LeftToGrow } from "../outing/left-to-grow.tsx";
 import { dayWords } from "../season/local-day.ts";
 import type { Season } from "../season/use-season.ts";
+import { MetThere } from "./met-there.tsx";
 import { yearsOf } from "./patch-years.ts";
+import { PatchYears } from "./patch-years.tsx";
 import type { SetPlace } from "./place-view.tsx";
 
 const FORM_WORDS: Readonly<Record<PatchForm, string>> = {
@@ -70,12 +63,8 @@ function OnePatch({
   readonly season: Season;
   readonly onChange: (next: Partial<Patch>) => void;
 }) {
-  const [bodies, setBodies] = useState<number>();
-  const [grams, setGrams] = useState<number>();
   const [isOpen, setIsOpen] = useState(false);
   const years = yearsOf(patch);
-  const most = Math.max(1, ...years.map(({ amount }) => amount));
-  const line = bedLine(years);
   const met = (count: number, weight: number | undefined) =>
     onChange({
       met: [
@@ -94,27 +83,7 @@ function OnePatch({
           : `once named ${season.nameOf(patch.kind)}; this year it is looked at anew`}
         {patch.weeded.length > 0 && `; weeded ${dayWords(patch.weeded.at(-1)?.slice(0, 10) ?? "")}`}
       </p>
-      {years.length > 0 && (
-        <table className="season-table patch-years">
-          <caption>
-            {line === undefined
-              ? `A line through the years wants ${LEAST_YEARS} of them.`
-              : `Each year about ${line.factor.toFixed(1)} times as much (${line.low.toFixed(1)} to ${line.high.toFixed(1)} in 90 of 100)${line.doublesIn === undefined ? "" : `, twice as much in ${line.doublesIn.toFixed(1)} years`}. ${line.next.year} may bring ${whole(line.next.low)} to ${whole(line.next.high)} ${years[0]?.unit}; no promise.`}
-          </caption>
-          <tbody>
-            {years.map(({ year, amount, unit, first, last }) => (
-              <tr key={year}>
-                <th>{year}</th>
-                <td className="soft">{first === last ? dayWords(first) : `${dayWords(first)} to ${dayWords(last)}`}</td>
-                <td className="amount">{amount === 0 ? "nothing" : `${whole(amount)} ${unit}`}</td>
-                <td className="patch-bar">
-                  <span className="table-bar" style={{ width: `${(amount / most) * 100}%` }} />
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+      {years.length > 0 && <PatchYears years={years} />}
       <div className="actions above">
         <Button onClick={() => met(0, undefined)}>Looked, nothing there</Button>
         <Button aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
@@ -125,39 +94,18 @@ function OnePatch({
         </Button>
       </div>
       {isOpen && (
-        <div className="stack above">
-          <div className="actions">
-            <NumberField
-              label="How many"
-              unit="bodies"
-              value={bodies}
-              onSet={(value) => setBodies(value === null || value <= 0 ? undefined : Math.round(value))}
-            />
-            <NumberField
-              label="How heavy"
-              unit="g"
-              value={grams}
-              onSet={(value) => setGrams(value === null || value <= 0 ? undefined : value)}
-            />
-            <Button
-              disabled={bodies === undefined}
-              onClick={() => {
-                if (bodies !== undefined) met(bodies, grams);
-                setIsOpen(false);
-              }}
-            >
-              Write it down
-            </Button>
-          </div>
-          <LeftToGrow place={place.id} patch={patch.id} />
-        </div>
+        <MetThere
+          place={place.id}
+          patch={patch.id}
+          onMet={(bodies, grams) => {
+            met(bodies, grams);
+            setIsOpen(false);
+          }}
+        />
       )}
     </article>
   );
 }
-
-const whole = (amount: number): string =>
-  amount >= 100 ? String(Math.round(amount / 10) * 10) : String(Math.round(amount));
 
 function NewPatch({ onNew }: { readonly onNew: (name: string, form: PatchForm) => void }) {
   const [name, setName] = useState("");

@@ -1,13 +1,12 @@
 /** The place on the map; its outline is drawn by touching the corners. */
 import { middleOf, type OwnPlace } from "@jittery-cap/core/season";
-import Button from "@mui/material/Button";
 import L from "leaflet";
 import { useState } from "react";
 import { CircleMarker, Polygon, Polyline, useMapEvents } from "react-leaflet";
-import { devicePosition } from "../device/surroundings.ts";
 import { MARKS } from "../map/ground-style.ts";
 import { MapFrame } from "../map/map-frame.tsx";
 import type { SeasonFind } from "../season/use-season.ts";
+import { type Corner, OutlineTools } from "./outline-tools.tsx";
 import type { SetPlace } from "./place-view.tsx";
 
 interface PlaceMapProps {
@@ -17,63 +16,12 @@ interface PlaceMapProps {
 }
 
 const ABOUT_M = 600;
-const LEAST_CORNERS = 3;
 const DECIMALS = 6;
 const rounded = (value: number): number => Number(value.toFixed(DECIMALS));
 
 export function PlaceMap({ place, finds, onSet }: PlaceMapProps) {
-  const [corners, setCorners] = useState<readonly [number, number][]>();
-  const [said, setSaid] = useState<string>();
+  const [corners, setCorners] = useState<readonly Corner[]>();
   const middle = middleOf(place);
-  const here = async () => {
-    const told = await devicePosition();
-    if (typeof told === "string") setSaid(told);
-    else
-      onSet({
-        position: {
-          lat: told.lat,
-          lon: told.lon,
-          ...(told.accuracyM === undefined ? {} : { accuracyM: told.accuracyM }),
-        },
-      });
-  };
-  const tools = (
-    <div className="map-asked">
-      {corners === undefined ? (
-        <>
-          <Button onClick={() => void here()}>It is here</Button>
-          <Button onClick={() => setCorners([])}>
-            {place.outline === undefined ? "Draw its outline" : "Draw it anew"}
-          </Button>
-        </>
-      ) : (
-        <>
-          <span>
-            {corners.length < LEAST_CORNERS
-              ? "Touch the corners on the map, one after the other."
-              : `${corners.length} corners.`}
-          </span>
-          <Button
-            variant="contained"
-            disabled={corners.length < LEAST_CORNERS}
-            onClick={() => {
-              onSet({ outline: [...corners] });
-              setCorners(undefined);
-            }}
-          >
-            That is it
-          </Button>
-          <Button variant="quiet" onClick={() => setCorners(corners.slice(0, -1))} disabled={corners.length === 0}>
-            One corner back
-          </Button>
-          <Button variant="quiet" onClick={() => setCorners(undefined)}>
-            Leave it as it was
-          </Button>
-        </>
-      )}
-      {said !== undefined && <span role="status">{said}</span>}
-    </div>
-  );
   const at: L.LatLngTuple = middle === undefined ? [61.9, 19.6] : [middle.lat, middle.lon];
   const bounds =
     place.outline === undefined
@@ -113,7 +61,7 @@ export function PlaceMap({ place, finds, onSet }: PlaceMapProps) {
         )}
         {corners !== undefined && <Corners onCorner={(corner) => setCorners([...corners, corner])} />}
       </MapFrame>
-      {tools}
+      <OutlineTools place={place} corners={corners} onCorners={setCorners} onSet={onSet} />
     </>
   );
 }

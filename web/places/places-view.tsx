@@ -1,25 +1,17 @@
 /** Places: where one goes, each with what is known of it and what it may bring; a new one, or those of a file. */
 
-import { stateWords, wordList } from "@jittery-cap/core";
-import {
-  geoJsonOfPlaces,
-  isClosedIn,
-  isDirty,
-  middleOf,
-  monthOf,
-  newPlace,
-  placesOfGeoJson,
-} from "@jittery-cap/core/season";
+import { newPlace } from "@jittery-cap/core/season";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { useNavigate } from "react-router";
 import { placePath } from "../addresses.ts";
 import { make } from "../documents/keep-fields.ts";
-import { saveFile } from "../exchange/save-file.ts";
-import { FileButton } from "../layout/file-button.tsx";
 import { SeasonFrame } from "../season/season-frame.tsx";
 import type { Season } from "../season/use-season.ts";
+import { PlaceFiles } from "./place-files.tsx";
+import { PlaceLine } from "./place-line.tsx";
+import "./places.css";
 
 export function PlacesView() {
   return (
@@ -44,100 +36,19 @@ export function PlacesView() {
 }
 
 function Places({ season }: { readonly season: Season }) {
-  const { places, visits, finds, today } = season;
-  const [said, setSaid] = useState<string>();
+  const { places } = season;
   const sorted = [...places].sort((one, other) => one.content.name.localeCompare(other.content.name));
-  const take = async (file: File) => {
-    const read = placesOfGeoJson(await file.text());
-    if (!read.ok)
-      return setSaid(
-        `Nothing was taken in: ${read.faults.map(({ path, message }) => `${path}: ${message}`).join("; ")}`,
-      );
-    for (const place of read.value.places) await make("place", place);
-    return setSaid(
-      `${read.value.places.length} ${read.value.places.length === 1 ? "place is" : "places are"} here, shown to nobody${read.value.leftOut > 0 ? `; ${read.value.leftOut} were neither point nor area and are left out` : ""}.`,
-    );
-  };
   return (
     <>
       <h1 className="view-title">Places</h1>
       {sorted.length === 0 && <p className="soft">No place is kept yet.</p>}
       <ul className="lines">
-        {sorted.map(({ id, content }) => {
-          const own = visits.filter((visit) => visit.place === id);
-          const found = finds.filter((find) => find.placeId === id).length;
-          const grows = [...(content.habitat ?? []), ...(content.host ?? [])].map((state) =>
-            stateWords("habitat", state),
-          );
-          return (
-            <li key={id} className="place-line" data-place={content.name}>
-              <Link to={placePath(id)} className="strong large">
-                {content.name}
-              </Link>
-              <span className="soft">
-                {own.length === 1 ? "1 visit" : `${own.length} visits`},{" "}
-                {own.filter((visit) => visit.finds.size === 0).length} empty, {found} finds
-              </span>
-              <span className="soft small">
-                {grows.length > 0 ? wordList(grows, "and") : "nothing is told of its ground"}
-                {middleOf(content) === undefined && "; no position"}
-              </span>
-              {(isDirty(content) || isClosedIn(content, monthOf(today))) && (
-                <span className="stands small">
-                  {[
-                    isDirty(content) ? "unclean ground" : "",
-                    isClosedIn(content, monthOf(today)) ? "closed this month" : "",
-                  ]
-                    .filter((word) => word !== "")
-                    .join(", ")}
-                </span>
-              )}
-            </li>
-          );
-        })}
+        {sorted.map((place) => (
+          <PlaceLine key={place.id} place={place} season={season} />
+        ))}
       </ul>
       <NewPlace />
-      <div className="actions above-2">
-        <FileButton
-          label="Places of a file"
-          accept=".geojson,.json,application/geo+json"
-          onFile={(file) => void take(file)}
-        >
-          Places of a file (GeoJSON)
-        </FileButton>
-        <Button
-          disabled={sorted.length === 0}
-          onClick={() =>
-            saveFile(
-              geoJsonOfPlaces(
-                sorted.map(({ content }) => content),
-                "others",
-              ),
-              "places-for-others.geojson",
-              "application/geo+json",
-            )
-          }
-        >
-          A file for others, as each shows itself
-        </Button>
-        <Button
-          variant="quiet"
-          disabled={sorted.length === 0}
-          onClick={() =>
-            saveFile(
-              geoJsonOfPlaces(
-                sorted.map(({ content }) => content),
-                "oneself",
-              ),
-              "places.geojson",
-              "application/geo+json",
-            )
-          }
-        >
-          For yourself, exactly
-        </Button>
-      </div>
-      {said !== undefined && <p role="status">{said}</p>}
+      <PlaceFiles places={sorted} />
     </>
   );
 }
