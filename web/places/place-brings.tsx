@@ -3,7 +3,7 @@ import { dayOfYear, type KeptPlace, lookOf, skyDaysOf } from "@jittery-cap/core/
 import { useEffect, useState } from "react";
 import { Section } from "../layout/section.tsx";
 import { ForetoldKinds } from "../plan/day-round.tsx";
-import { kindsAt, sceneOf } from "../plan/use-plan.ts";
+import { kindsAt, sceneOf } from "../plan/plan-of.ts";
 import type { ToldKind } from "../season/season.worker.ts";
 import { askSeason } from "../season/season-worker.ts";
 import { skyAround } from "../season/sky.ts";

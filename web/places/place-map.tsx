@@ -5,7 +5,7 @@ import { useState } from "react";
 import { CircleMarker, Polygon, Polyline, useMapEvents } from "react-leaflet";
 import { MARKS } from "../map/ground-style.ts";
 import { MapFrame } from "../map/map-frame.tsx";
-import type { SeasonFind } from "../season/use-season.ts";
+import type { SeasonFind } from "../season/counted.ts";
 import { type Corner, OutlineTools } from "./outline-tools.tsx";
 import type { SetPlace } from "./place-view.tsx";
 

@@ -14,7 +14,7 @@ import { Link, useParams } from "react-router";
 import { setArchived } from "../documents/documents.ts";
 import { setFields } from "../documents/keep-fields.ts";
 import { Section } from "../layout/section.tsx";
-import { sceneOf } from "../plan/use-plan.ts";
+import { sceneOf } from "../plan/plan-of.ts";
 import { dayWords } from "../season/local-day.ts";
 import { SeasonFrame } from "../season/season-frame.tsx";
 import type { Season } from "../season/use-season.ts";

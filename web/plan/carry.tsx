@@ -3,7 +3,7 @@ import { dangersThere, ITEM_WORDS, likelyKinds, toCarry } from "@jittery-cap/cor
 import { usePreferences } from "../device/preferences.ts";
 import { Section } from "../layout/section.tsx";
 import type { Season } from "../season/use-season.ts";
-import { type Plan, sceneOf } from "./use-plan.ts";
+import { type Plan, sceneOf } from "./plan-of.ts";
 
 interface CarryProps {
   readonly plan: Plan;

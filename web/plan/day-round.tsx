@@ -11,7 +11,7 @@ import { lastingWords, momentOf, timeWords } from "../season/local-day.ts";
 import type { ToldKind } from "../season/season.worker.ts";
 import type { Season } from "../season/use-season.ts";
 import { VisitList } from "../season/visit-list.tsx";
-import { type PlaceTold, type Plan, type PlanAsked, wasMet } from "./use-plan.ts";
+import { type PlaceTold, type Plan, type PlanAsked, wasMet } from "./plan-of.ts";
 
 const START_HOUR = 9;
 const KINDS = 3;

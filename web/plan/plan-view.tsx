@@ -14,7 +14,8 @@ import { WhatStands } from "../season/what-stands.tsx";
 import { Carry } from "./carry.tsx";
 import { DayRound } from "./day-round.tsx";
 import { nextSaturday } from "./next-saturday.ts";
-import { type PlanAsked, sceneOf, usePlan } from "./use-plan.ts";
+import { type PlanAsked, sceneOf } from "./plan-of.ts";
+import { usePlan } from "./use-plan.ts";
 
 const AHEAD = 8;
 const HOURS = [2, 3, 4, 5, 6, 8] as const;

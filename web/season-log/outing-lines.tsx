@@ -4,8 +4,9 @@ import Button from "@mui/material/Button";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import { findPath, outingPath } from "../addresses.ts";
+import type { SeasonFind } from "../season/counted.ts";
 import { dayOf, dayWords, lastingWords } from "../season/local-day.ts";
-import type { Season, SeasonFind } from "../season/use-season.ts";
+import type { Season } from "../season/use-season.ts";
 
 const PAGE = 30;
 
