@@ -62,10 +62,10 @@ const trackLength = (page: Page): Promise<number> =>
 
 describe("an outing on a phone", () => {
   let application: Application;
-  beforeEach(async () => {
+  before(async () => {
     application = await startApplication("seasons");
   });
-  afterEach(() => application.stop());
+  after(() => application.stop());
 
   it("goes offline from the first touch to the last ending, with an empty place, a track and two finds", async () => {
     const { page, context } = await application.open(PHONE, "offline");

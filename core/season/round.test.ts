@@ -84,7 +84,7 @@ describe("the round that is worth most within the hours", () => {
         expect(solved.Status).to.equal("Optimal");
         expect(round.worth).to.be.closeTo(solved.ObjectiveValue, 1e-6);
       }),
-      { numRuns: 12, seed: 20_260_914 },
+      { numRuns: 8, seed: 20_260_914 },
     );
   });
 
