@@ -3,7 +3,6 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { type Knowledge, parseFind } from "@jittery-cap/core";
-import type { DemoDocument } from "../demo/seasons-find.ts";
 import { twoSeasons } from "../demo/two-seasons.ts";
 import type { Models } from "./database/models.ts";
 import type { DocumentWriter } from "./documents/writer.ts";
@@ -50,9 +49,10 @@ export async function loadSeasons(
 ): Promise<number> {
   const key = { ownerId: person, findId: SEASONS_MARK };
   if ((await models.demoFinds.findOne({ where: key })) !== null) return 0;
+  let loaded = 0;
   // a load that was cut short goes on where it was: what is there already is passed over by its id
-  const write = ({ kind, id, content }: DemoDocument) =>
-    writer.write({
+  for (const { kind, id, content } of twoSeasons(knowledge)) {
+    const written = await writer.write({
       actor: { kind: "person", id: person },
       ownerId: person,
       id,
@@ -61,17 +61,11 @@ export async function loadSeasons(
       create: content,
       touches: [],
     });
-  let loaded = 0;
-  const documents = twoSeasons(knowledge);
-  // what is handed over together is written in one transaction
-  for (let from = 0; from < documents.length; from += TOGETHER) {
-    const written = await Promise.all(documents.slice(from, from + TOGETHER).map(write));
-    loaded += written.filter((one) => one.kind === "stored" && one.isNew).length;
+    if (written.kind === "stored" && written.isNew) loaded += 1;
   }
   await models.demoFinds.findOrCreate({ where: key, defaults: key });
   return loaded;
 }
 
-const TOGETHER = 50;
 /** Stands for all of them in the table of what was put. */
 const SEASONS_MARK = "0193a010-0000-7000-8000-0000000000ff";
