@@ -2,7 +2,7 @@ import { expect } from "chai";
 import request from "supertest";
 import { uuidv7 as uuid } from "uuidv7";
 import { startWeatherStation } from "../../stand-ins/weather-station.ts";
-import { asks, type ScratchApp, scratchApp, touchOf } from "../tests/scratch-app.ts";
+import { asks, ME, type ScratchApp, scratchApp, touchOf } from "../tests/scratch-app.ts";
 import { skyAt, stationAt } from "../weather/station.ts";
 
 const at = (hour: number) => `2026-09-27T${String(hour).padStart(2, "0")}:00:00+02:00`;
@@ -114,6 +114,37 @@ describe("outings and places in MariaDB", () => {
     await api.write(id, { kind: "place", known: 1, touches: [touchOf({ kind: "archive" })] });
     expect((await request(made.app).get(`/api/place-links/${reply.body.token}`)).status).to.equal(404);
   });
+});
+
+describe("writes that come in the moment in which others are answered", () => {
+  let made: ScratchApp;
+  before(async () => {
+    made = await scratchApp();
+  });
+  after(() => made.end());
+
+  it("are written as well: none is left lying because the one who writes was just going home", async () => {
+    const write = () =>
+      made.parts.writer.write({
+        actor: ME,
+        ownerId: ME.id,
+        id: uuid(),
+        kind: "outing",
+        known: 0,
+        create: outing(),
+        touches: [],
+      });
+    // between the last answer and the end of the round lie a few ticks: one of these falls into each
+    for (let ticks = 0; ticks < 12; ticks++) {
+      await write();
+      for (let tick = 0; tick < ticks; tick++) await undefined;
+      const written = await Promise.race([
+        write(),
+        new Promise((resolve) => setTimeout(() => resolve("left lying"), 5000)),
+      ]);
+      expect(written, `after ${ticks} ticks`).to.include({ kind: "stored" });
+    }
+  }).timeout(90_000);
 });
 
 describe("the days of the weather station", () => {

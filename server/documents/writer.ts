@@ -67,7 +67,7 @@ export class DocumentWriter {
   private readonly models: Models;
   private readonly onWritten: OnWritten;
   private readonly queue: Waiting[] = [];
-  private running: Promise<void> | undefined;
+  private isRunning = false;
 
   constructor(database: Sequelize, models: Models, onWritten: OnWritten = () => undefined) {
     this.database = database;
@@ -79,15 +79,19 @@ export class DocumentWriter {
   write(request: WriteRequest): Promise<Written> {
     return new Promise((resolve, reject) => {
       this.queue.push({ request, resolve, reject });
-      this.running ??= this.run().finally(() => {
-        this.running = undefined;
-      });
+      if (!this.isRunning) void this.run();
     });
   }
 
   private async run(): Promise<void> {
-    for (let group = this.queue.splice(0, A_GROUP); group.length > 0; group = this.queue.splice(0, A_GROUP))
-      await this.writeGroup(group);
+    this.isRunning = true;
+    try {
+      for (let group = this.queue.splice(0, A_GROUP); group.length > 0; group = this.queue.splice(0, A_GROUP))
+        await this.writeGroup(group);
+    } finally {
+      // in the same tick in which nothing was left: who comes a tick later begins a round of their own
+      this.isRunning = false;
+    }
   }
 
   private async writeGroup(group: readonly Waiting[]): Promise<void> {
