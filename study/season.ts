@@ -46,8 +46,7 @@ nights of frost. Finds come in troops and years differ, so an hour counts for tw
 than 25. What is shown are the mean and the middle 80 of 100 of the gamma; how many finds some hours may bring is negative
 binomial. Nothing of it weighs in the judgement of a find.
 
-The breadths, the two thirds and the 25 hours were set on the first three woods below, as they stood before; the others were
-looked at afterwards. Quantiles are those of another library to 1e-6, the update is worked by hand in the tests.
+The breadths, the two thirds and the 25 hours were set on four of the woods below; that of ten years was looked at afterwards. Quantiles are those of another library to 1e-6, the update is worked by hand in the tests.
 
 ## Simulated seasons with a known truth
 
