@@ -1,8 +1,9 @@
 /** Finds as waypoints (GPX 1.1): where, when, how high, the name and the note; nothing of what was seen. */
-import { XMLBuilder, XMLParser, XMLValidator } from "fast-xml-parser";
+import { XMLBuilder } from "fast-xml-parser";
 import type { Fault, Parsed } from "../find/parse.ts";
 import type { Find } from "../find/schema.ts";
 import { foreignFind } from "./foreign-find.ts";
+import { readXml } from "./xml.ts";
 
 const NAMESPACE = "http://www.topografix.com/GPX/1/1";
 
@@ -62,16 +63,9 @@ export function gpxOf(finds: readonly Find[]): { content: string; losses: readon
 
 /** Reads waypoints. */
 export function findsOfGpx(text: string): Parsed<readonly Find[]> {
-  const valid = XMLValidator.validate(text);
-  if (valid !== true)
-    return { ok: false, faults: [{ path: `line ${valid.err.line}`, message: `is no XML: ${valid.err.msg}` }] };
-  const parser = new XMLParser({
-    ignoreAttributes: false,
-    attributeNamePrefix: "@",
-    parseTagValue: false,
-    isArray: (name) => name === "wpt",
-  });
-  const root: unknown = parser.parse(text);
+  const read = readXml(text, ["wpt"]);
+  if (!read.ok) return read;
+  const root = read.value;
   const gpx = fieldOf(root, "gpx");
   if (gpx === undefined) return { ok: false, faults: [{ path: "(root)", message: "expected GPX" }] };
   const waypoints = fieldOf(gpx, "wpt");

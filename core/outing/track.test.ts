@@ -1,7 +1,7 @@
 import { simplify } from "@turf/simplify";
 import { expect } from "chai";
 import fc from "fast-check";
-import { cleanTrack, positionThen, simplified } from "./track.ts";
+import { cleanTrack, simplified } from "./track.ts";
 import type { TrackPoint } from "./track-leg.ts";
 
 const START = Date.parse("2026-09-14T08:00:00Z");
@@ -67,12 +67,6 @@ describe("a track", () => {
       }),
       { numRuns: 100 },
     );
-  });
-
-  it("tells where somebody was, if it knows a point near enough in time", () => {
-    const leg = walk(0, 600, 60);
-    expect(positionThen(leg, START + 125_000)?.at).to.equal(leg[2]?.at);
-    expect(positionThen(leg, START + 3_600_000)).to.equal(undefined);
   });
 
   it("of fifty thousand points is put right in one pass, and keeps every one of them", () => {

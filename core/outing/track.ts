@@ -68,13 +68,3 @@ export function simplified(leg: readonly TrackPoint[], degrees = DEGREES_APART):
   }
   return kept;
 }
-
-/** Where somebody was at a moment: the nearest point in time, if it is near enough. */
-export function positionThen(points: readonly TrackPoint[], at: number, withinMs = 3 * 60_000): TrackPoint | undefined {
-  let best: { point: TrackPoint; apart: number } | undefined;
-  for (const point of points) {
-    const apart = Math.abs(Date.parse(point.at) - at);
-    if (apart <= withinMs && (best === undefined || apart < best.apart)) best = { point, apart };
-  }
-  return best?.point;
-}

@@ -1,6 +1,6 @@
 /** What a day looks like to a mushroom: the time of the year, the rain that fed it, the warmth, frost since. */
 import { z } from "zod";
-import { dayAfter, dayNumber, dayOfYear, daySchema } from "./day-of-year.ts";
+import { dayAfter, dayNumber, dayOfYear, daySchema, daysApart } from "./day-of-year.ts";
 
 /** One day of a station: of the past as it was read, of the days ahead as it is foretold. */
 export const skyDaySchema = z.strictObject({
@@ -87,7 +87,7 @@ const UNKNOWN_SKY = 0.5;
 
 /** How alike two days are, from 0 to 1: a product of normal curves over the time of the year, the rain, the warmth, frost. */
 export function alike(one: DayLook, other: DayLook): number {
-  const day = bell(daysBetween(one.ofYear, other.ofYear) / BREADTH.days);
+  const day = bell(daysApart(one.ofYear, other.ofYear) / BREADTH.days);
   if (one.sky === undefined || other.sky === undefined) return day * UNKNOWN_SKY;
   return (
     day *
@@ -98,8 +98,3 @@ export function alike(one: DayLook, other: DayLook): number {
 }
 
 const bell = (steps: number): number => Math.exp(-0.5 * steps * steps);
-
-function daysBetween(one: number, other: number): number {
-  const apart = Math.abs(one - other) % 365.25;
-  return Math.min(apart, 365.25 - apart);
-}

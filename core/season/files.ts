@@ -1,9 +1,10 @@
 /** What of the season other programs read: tables as CSV (RFC 4180), dates as calendar events, tracks and places as GPX and GeoJSON. */
-import { XMLBuilder, XMLParser, XMLValidator } from "fast-xml-parser";
+import { XMLBuilder } from "fast-xml-parser";
 import Papa from "papaparse";
 import { z } from "zod";
 import type { Parsed } from "../find/parse.ts";
 import type { CalendarEvent } from "../formats/ics.ts";
+import { readXml } from "../formats/xml.ts";
 import { isDue, REMINDER_WORDS, type Reminder } from "../outing/reminder.ts";
 import { type TrackPoint, trackPointSchema } from "../outing/track-leg.ts";
 import { newPlace, type OwnPlace } from "../place/place.ts";
@@ -39,16 +40,9 @@ const MOST_POINTS = 200_000;
 export function tracksOfGpx(
   text: string,
 ): Parsed<{ readonly segments: readonly (readonly TrackPoint[])[]; readonly untimed: number }> {
-  const valid = XMLValidator.validate(text);
-  if (valid !== true)
-    return { ok: false, faults: [{ path: `line ${valid.err.line}`, message: `is no XML: ${valid.err.msg}` }] };
-  const parser = new XMLParser({
-    ignoreAttributes: false,
-    attributeNamePrefix: "@",
-    parseTagValue: false,
-    isArray: (name) => name === "trk" || name === "trkseg" || name === "trkpt",
-  });
-  const read = gpxSchema.safeParse(parser.parse(text));
+  const xml = readXml(text, ["trk", "trkseg", "trkpt"]);
+  if (!xml.ok) return xml;
+  const read = gpxSchema.safeParse(xml.value);
   if (!read.success) return { ok: false, faults: [{ path: "gpx", message: "there is no track in it" }] };
   const segments: TrackPoint[][] = [];
   let [untimed, count] = [0, 0];

@@ -3,18 +3,11 @@ import { randomBytes } from "node:crypto";
 import { type Fault, type Find, findSchema, type OpinionKind, packetOf, type SaidOfPacket } from "@jittery-cap/core";
 import type { Person } from "@jittery-cap/core/documents";
 import { createOnce } from "../database/collisions.ts";
-import type { Models, PacketRow } from "../database/models.ts";
+import type { Models } from "../database/models.ts";
 import { hashOf } from "../documents/document.ts";
 import type { Documents } from "../documents/documents.ts";
 import type { DocumentWriter } from "../documents/writer.ts";
-
-/** A packet as its maker sees it. */
-export interface KeptPacket {
-  readonly id: string;
-  readonly token: string;
-  readonly madeAt: string;
-  readonly openUntil: string;
-}
+import { type KeptLink, keptLink, openUntil } from "./link.ts";
 
 /** What whoever has a link may see. */
 export interface OpenPacket {
@@ -26,10 +19,6 @@ export interface OpenPacket {
   /** Pictures that came later are not part of it. */
   readonly madeAt: Date;
 }
-
-/** A link leads to its packet for so long, days. */
-export const DAYS_OPEN = 30;
-const DAY_MS = 24 * 60 * 60 * 1000;
 
 /** What may come of saying something. */
 export type Heard =
@@ -49,9 +38,9 @@ export class Packets {
   }
 
   /** Makes a packet of a find as it stands; the same request again is the same packet. */
-  async make(person: Person, findId: string, id: string): Promise<KeptPacket | undefined> {
+  async make(person: Person, findId: string, id: string): Promise<KeptLink | undefined> {
     const there = await this.models.packets.findByPk(id);
-    if (there !== null) return there.ownerId === person.id && there.findId === findId ? keptOf(there) : undefined;
+    if (there !== null) return there.ownerId === person.id && there.findId === findId ? keptLink(there) : undefined;
     const find = await this.documents.content(person, findId, "find");
     if (find === undefined) return undefined;
     const token = randomBytes(16).toString("hex");
@@ -60,16 +49,16 @@ export class Packets {
       () => this.models.packets.create({ id, ownerId: person.id, findId, token, record, madeAt: new Date() }),
       () => this.models.packets.findByPk(id),
     );
-    return row.ownerId === person.id && row.findId === findId ? keptOf(row) : undefined;
+    return row.ownerId === person.id && row.findId === findId ? keptLink(row) : undefined;
   }
 
   /** The packets of a find, latest first. */
-  async list(person: Person, findId: string): Promise<KeptPacket[]> {
+  async list(person: Person, findId: string): Promise<KeptLink[]> {
     const rows = await this.models.packets.findAll({
       where: { ownerId: person.id, findId },
       order: [["madeAt", "DESC"]],
     });
-    return rows.map(keptOf);
+    return rows.map(keptLink);
   }
 
   /** Takes a packet back: its link leads nowhere from now on. @returns whether there is such a packet */
@@ -126,16 +115,3 @@ export class Packets {
     }
   }
 }
-
-function openUntil({ madeAt, withdrawnAt }: PacketRow): Date {
-  const old = new Date(madeAt.getTime() + DAYS_OPEN * DAY_MS);
-  const withdrawn = withdrawnAt ?? old;
-  return withdrawn < old ? withdrawn : old;
-}
-
-const keptOf = (row: PacketRow): KeptPacket => ({
-  id: row.id,
-  token: row.token,
-  madeAt: row.madeAt.toISOString(),
-  openUntil: openUntil(row).toISOString(),
-});

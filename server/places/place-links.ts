@@ -8,17 +8,7 @@ import { type SharedPlace, sharedPlace } from "@jittery-cap/core/season";
 import { createOnce } from "../database/collisions.ts";
 import type { Models, PlaceLinkRow } from "../database/models.ts";
 import type { Documents } from "../documents/documents.ts";
-
-export interface KeptPlaceLink {
-  readonly id: string;
-  readonly token: string;
-  readonly madeAt: string;
-  readonly openUntil: string;
-}
-
-/** A link leads to its place for so long, days. */
-const DAYS_OPEN = 30;
-const DAY_MS = 86_400_000;
+import { type KeptLink, keptLink, openUntil } from "../packets/link.ts";
 
 export class PlaceLinks {
   private readonly models: Models;
@@ -30,26 +20,26 @@ export class PlaceLinks {
   }
 
   /** Makes a link; the same request again is the same link. @returns undefined where there is no such place */
-  async make(person: Person, placeId: string, id: string, name: string): Promise<KeptPlaceLink | undefined> {
+  async make(person: Person, placeId: string, id: string, name: string): Promise<KeptLink | undefined> {
     const isOf = (row: PlaceLinkRow) => row.ownerId === person.id && row.placeId === placeId;
     const there = await this.models.placeLinks.findByPk(id);
-    if (there !== null) return isOf(there) ? keptOf(there) : undefined;
+    if (there !== null) return isOf(there) ? keptLink(there) : undefined;
     if ((await this.documents.open(person, placeId, "place")) === undefined) return undefined;
     const token = randomBytes(16).toString("hex");
     const row = await createOnce(
       () => this.models.placeLinks.create({ id, ownerId: person.id, placeId, token, name, madeAt: new Date() }),
       () => this.models.placeLinks.findByPk(id),
     );
-    return isOf(row) ? keptOf(row) : undefined;
+    return isOf(row) ? keptLink(row) : undefined;
   }
 
   /** The links of a place, latest first. */
-  async list(person: Person, placeId: string): Promise<KeptPlaceLink[]> {
+  async list(person: Person, placeId: string): Promise<KeptLink[]> {
     const rows = await this.models.placeLinks.findAll({
       where: { ownerId: person.id, placeId },
       order: [["madeAt", "DESC"]],
     });
-    return rows.map(keptOf);
+    return rows.map(keptLink);
   }
 
   /** Takes a link back. @returns whether there is such a link */
@@ -70,16 +60,3 @@ export class PlaceLinks {
     return place === undefined ? undefined : sharedPlace(place, row.name);
   }
 }
-
-function openUntil({ madeAt, withdrawnAt }: PlaceLinkRow): Date {
-  const old = new Date(madeAt.getTime() + DAYS_OPEN * DAY_MS);
-  const withdrawn = withdrawnAt ?? old;
-  return withdrawn < old ? withdrawn : old;
-}
-
-const keptOf = (row: PlaceLinkRow): KeptPlaceLink => ({
-  id: row.id,
-  token: row.token,
-  madeAt: row.madeAt.toISOString(),
-  openUntil: openUntil(row).toISOString(),
-});
