@@ -1,7 +1,9 @@
 import { expect } from "chai";
 import fc from "fast-check";
+import { carriedOf } from "../tests/kitchen.ts";
 import { squareAt } from "../tests/season.ts";
 import { isInside, metresBetween, middleOf, placeAt, placeOfFind, REACH_M, squareMetresOf } from "./inside.ts";
+import { placeLimits, type Stood } from "./limits.ts";
 import { isClosedIn, newPlace, placeSchema } from "./place.ts";
 import { sharedPlace } from "./shared.ts";
 
@@ -124,5 +126,39 @@ describe("a place", () => {
     expect(path({})).to.equal(undefined);
     expect(isClosedIn({ closedMonths: [5, 6] }, 5)).to.equal(true);
     expect(isClosedIn({}, 5)).to.equal(false);
+  });
+});
+
+describe("what a place asks a day", () => {
+  const wood = {
+    id: "wood",
+    content: squareAt(61.9, 19.6, 2000, { name: "the wood", limits: [{ kind: "all", grams: 500 }] }),
+  };
+  const bank = {
+    id: "bank",
+    content: squareAt(61.9, 19.6, 200, { name: "the bank", limits: [{ kind: "all", pieces: 1 }] }),
+  };
+  const body = (find: string, weightG = 300) => carriedOf({ find, weightG, place: "some older name" });
+  const count = (stood: Readonly<Record<string, Stood>>, ...finds: readonly string[]) =>
+    placeLimits(
+      finds.map((find) => body(find)),
+      [wood, bank],
+      (find) => stood[find],
+    ).map(({ place, state }) => [place, state.grams, state.pieces, state.over]);
+  const middle = { lat: 61.9, lon: 19.6, name: "some older name" };
+
+  it("counts what stood in it, whatever it was called then, and what stood on the bank within it as well", () => {
+    const edge = { lat: 61.906, lon: 19.6 };
+    expect(count({ one: middle, other: edge }, "one", "other")).to.deep.equal([
+      ["wood", 600, 2, true],
+      ["bank", 300, 1, false],
+    ]);
+    expect(count({ one: middle, other: middle }, "one", "other")[1]).to.deep.equal(["bank", 600, 2, true]);
+  });
+
+  it("counts what has no position by its name, and what stood elsewhere not at all", () => {
+    expect(count({ one: { name: "the wood" } }, "one")[0]).to.deep.equal(["wood", 300, 1, false]);
+    expect(count({ one: { lat: 62.5, lon: 19.6 } }, "one")[0]).to.deep.equal(["wood", 0, 0, false]);
+    expect(count({}, "one")[0]).to.deep.equal(["wood", 0, 0, false]);
   });
 });

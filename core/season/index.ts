@@ -6,6 +6,7 @@ export { type StillOpen, stillOpen } from "../outing/still-open.ts";
 export * from "../outing/track.ts";
 export * from "../outing/track-leg.ts";
 export * from "../place/inside.ts";
+export { type PlaceLimit, placeLimits, type Stood } from "../place/limits.ts";
 export * from "../place/place.ts";
 export { type SharedPlace, sharedPlace } from "../place/shared.ts";
 export * from "./bed.ts";

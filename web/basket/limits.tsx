@@ -1,18 +1,23 @@
 /** The person's own limits for a day, counted down; the program does not know the law. */
 import { type Carried, canonicalJson, countLimits, type Limit, type LimitState, ofDay } from "@jittery-cap/core";
+import { placeLimits } from "@jittery-cap/core/season";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useState } from "react";
-import { isReadable, listKept } from "../documents/documents.ts";
+import { isReadable, listKept, readKept } from "../documents/documents.ts";
 import { ChooseFrom } from "../layout/choose-from.tsx";
 import { useCommonNames } from "../sheets/use-common-names.ts";
 
-/** What the places ask that a person keeps, a day: counted by the name under which a find stands there. */
-const limitsOfPlaces = async (): Promise<readonly Limit[]> =>
-  (await listKept("place", Number.POSITIVE_INFINITY))
-    .filter(isReadable)
-    .flatMap(({ content: { name, limits = [] } }) => limits.map((limit) => ({ ...limit, place: name })));
+/** The places that ask something, and where the finds stand that are carried. */
+async function placesAsking(finds: readonly string[]) {
+  const places = (await listKept("place", Number.POSITIVE_INFINITY)).filter(isReadable);
+  const kept = await Promise.all([...new Set(finds)].map((find) => readKept("find", find)));
+  return {
+    places,
+    stood: new Map(kept.flatMap((one) => (one === undefined ? [] : [[one.id, one.content.place] as const]))),
+  };
+}
 
 interface LimitsProps {
   /** Undefined where what is carried is not known: then nothing is counted. */
@@ -34,7 +39,10 @@ export function Limits({ carried: known, limits, onSet }: LimitsProps) {
     `${where === undefined ? "" : `${where}, `}${what === "all" ? "together" : (namesOf.get(what) ?? what.replaceAll("-", " "))}`;
   const ofToday = ofDay(carried, new Date().toDateString(), dayOf);
   const states = countLimits(ofToday, limits);
-  const ofPlaces = countLimits(ofToday, useLiveQuery(limitsOfPlaces) ?? []);
+  const finds = ofToday.map(({ find }) => find);
+  const asking = useLiveQuery(() => placesAsking(finds), [finds.join()]);
+  const ofPlaces = asking === undefined ? [] : placeLimits(ofToday, asking.places, (find) => asking.stood.get(find));
+  const placeName = (id: string) => asking?.places.find((one) => one.id === id)?.content.name ?? "a place";
   const add = (unit: "grams" | "pieces") => {
     const value = Number(text.replace(",", "."));
     if (!(value > 0) || (unit === "pieces" && !Number.isInteger(value))) return;
@@ -57,9 +65,16 @@ export function Limits({ carried: known, limits, onSet }: LimitsProps) {
           </Button>
         </div>
       ))}
-      {ofPlaces.map((state) => (
-        <div key={canonicalJson(state.limit)} data-over={state.over} className="line limit" data-testid="place-limit">
-          <span className="soft">{limitWords(state.limit)}, as its place asks</span>
+      {ofPlaces.map(({ place: of, state }) => (
+        <div
+          key={`${of} ${canonicalJson(state.limit)}`}
+          data-over={state.over}
+          className="line limit"
+          data-testid="place-limit"
+        >
+          <span className="soft">
+            {placeName(of)}, {limitWords(state.limit)}, as it asks
+          </span>
           <span className="grow">{known === undefined ? "not known" : stateWords(state)}</span>
         </div>
       ))}

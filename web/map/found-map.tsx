@@ -1,11 +1,13 @@
 /** Everything on the map: places, finds, where nothing was. What is on it is a list as well, for whoever cannot see it. */
-import { middleOf } from "@jittery-cap/core/season";
+import { middleOf, simplified } from "@jittery-cap/core/season";
+import { useLiveQuery } from "dexie-react-hooks";
 import L from "leaflet";
 import { useEffect, useMemo, useState } from "react";
-import { Polygon, useMap } from "react-leaflet";
+import { Polygon, Polyline, useMap } from "react-leaflet";
 import { Link, useNavigate } from "react-router";
 import { findPath, placePath } from "../addresses.ts";
 import { ChooseFrom } from "../layout/choose-from.tsx";
+import { keptOutings, trackOf } from "../outing/track-store.ts";
 import type { Season } from "../season/use-season.ts";
 import { MARKS } from "./ground-style.ts";
 import { MapFrame } from "./map-frame.tsx";
@@ -49,6 +51,7 @@ export function FoundMap({ season }: { readonly season: Season }) {
     ],
     [finds, outings, year, kind],
   );
+  const ways = useLiveQuery(() => waysOf(year), [year]) ?? [];
   const bounds = useMemo(() => boundsOf({ places, finds }), [places, finds]);
   const years = [...new Set(finds.map(({ day }) => day.slice(0, 4)))].sort();
   const kinds = [...new Set(finds.flatMap((find) => find.kind ?? []))].sort((one, other) =>
@@ -88,6 +91,7 @@ export function FoundMap({ season }: { readonly season: Season }) {
               />
             ),
         )}
+        <Ways ways={ways} />
         <Marks marks={marks} />
       </MapFrame>
       <OwnBaseMap />
@@ -112,6 +116,19 @@ function boundsOf({ places, finds }: Pick<Season, "places" | "finds">): L.LatLng
   ];
   if (all.length === 0) return LAKELAND;
   return L.latLngBounds(all.map(({ lat, lon }): L.LatLngTuple => [lat, lon])).pad(0.12);
+}
+
+/** The ways that this device knows, of one year or of all, thinned to what a map shows. */
+async function waysOf(year: string): Promise<readonly L.LatLngTuple[][]> {
+  const outings = (await keptOutings()).filter(({ content }) => content.begunAt.startsWith(year));
+  const legs = await Promise.all(outings.map(async ({ id }) => (await trackOf(id)).legs));
+  return legs.flat().map((leg) => simplified(leg).map(({ lat, lon }): L.LatLngTuple => [lat, lon]));
+}
+
+function Ways({ ways }: { readonly ways: readonly L.LatLngTuple[][] }) {
+  return ways.map((way) => (
+    <Polyline key={String(way[0])} positions={way} pathOptions={MARKS.way} interactive={false} />
+  ));
 }
 
 /** Marks on one canvas: thousands of them are no nodes of the page. */

@@ -1,6 +1,7 @@
 /** What all views of the season share. */
 import Alert from "@mui/material/Alert";
 import type { ReactNode } from "react";
+import { useSync } from "../documents/sync.ts";
 import { ScrollRegion } from "../layout/scroll-region.tsx";
 import { SplitCard } from "../layout/split-card.tsx";
 import { Trail } from "../layout/trail.tsx";
@@ -16,6 +17,8 @@ interface SeasonFrameProps {
 
 export function SeasonFrame({ title, light, dark, width = "middle" }: SeasonFrameProps) {
   const season = useSeason();
+  const hasPulled = useSync((state) => state.hasPulled);
+  const isAway = useSync((state) => state.state === "unreachable");
   return (
     <SplitCard
       darkFirst={false}
@@ -29,6 +32,13 @@ export function SeasonFrame({ title, light, dark, width = "middle" }: SeasonFram
             {season === undefined && <p className="soft">Looking through your outings.</p>}
             {season === "failed" && (
               <Alert severity="error">The sheets cannot be had just now. Nothing is foretold.</Alert>
+            )}
+            {typeof season === "object" && !hasPulled && (
+              <Alert severity="info" role="status" className="below-2">
+                {isAway
+                  ? "The server cannot be reached: this is what is on this device."
+                  : "Still fetching: the numbers are not all of them yet."}
+              </Alert>
             )}
             {typeof season === "object" && light(season)}
           </ScrollRegion>
