@@ -1,5 +1,5 @@
 /** Log: the outings with what was found on them, as a list, a calendar, a map or a table. */
-import { isDue } from "@jittery-cap/core/season";
+import { isDue, isUnderWay } from "@jittery-cap/core/season";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { lazy, Suspense } from "react";
@@ -137,7 +137,10 @@ function Summed({ season }: { readonly season: Season }) {
           {open.map(({ id, content }) => (
             <li key={id} className="open-line">
               <span className="mark" aria-hidden="true" />
-              <Link to={outingPath(id)}>{dayWords(dayOf(Date.parse(content.begunAt)))} was never ended</Link>
+              <Link to={outingPath(id)}>
+                {dayWords(dayOf(Date.parse(content.begunAt)))}{" "}
+                {isUnderWay(content, season.now.getTime()) ? "is under way" : "was never ended"}
+              </Link>
             </li>
           ))}
         </ul>
