@@ -178,7 +178,36 @@ describe("the views", () => {
     await page.getByRole("link", { name: /grey brittle/ }).waitFor({ state: "detached" });
     await page.getByRole("button", { name: "Bring it back" }).click();
     await page.getByRole("link", { name: /grey brittle/ }).waitFor();
-    // what this device still had to tell would go with it
+    // what this device still had to tell would go with it, and the server may not even have heard of the first of it
+    await page.getByText(/on this device only/).waitFor({ state: "detached" });
+    await untilArchived(application, page, "grey brittle", false);
+    await context.close();
+  });
+
+  it("move no line of the log under a thumb while one is put away and told", async () => {
+    const { page, context } = await application.open(PHONE);
+    await page.goto(`${application.address}/finds`);
+    const away = page.getByRole("button", { name: /put away grey brittle/ });
+    await away.waitFor();
+    const above = page.locator(".log-line").first();
+    const before = (await above.boundingBox())?.y;
+    // the server is slow: what waits is told all the while
+    await page.route(/\/api\/documents\//, async (route) => {
+      await new Promise((done) => setTimeout(done, 1500));
+      await route.continue();
+    });
+    await away.click();
+    const back = page.getByRole("button", { name: "Bring it back" });
+    await back.waitFor();
+    const place = (await back.boundingBox())?.y;
+    await page.getByText(/1 change on this device only/).waitFor();
+    expect((await above.boundingBox())?.y, "the first line").to.equal(before);
+    expect((await back.boundingBox())?.y, "the way back").to.equal(place);
+    await page.getByText(/on this device only/).waitFor({ state: "detached" });
+    expect((await back.boundingBox())?.y, "the way back, when all is told").to.equal(place);
+    await back.click();
+    await page.getByRole("link", { name: /grey brittle/ }).waitFor();
+    await page.getByText(/on this device only/).waitFor({ state: "detached" });
     await untilArchived(application, page, "grey brittle", false);
     await context.close();
   });

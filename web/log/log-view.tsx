@@ -53,6 +53,11 @@ export function LogView() {
     if (isKept) setRemoved(find);
     else setRefusal(`“${find.content.label ?? "A find"}” is not put away: this device could not keep it.`);
   };
+  const bringBack = async (find: Kept<"find">) => {
+    const isKept = await setArchived("find", find.id, false).catch(() => false);
+    if (isKept) setRemoved(undefined);
+    else setRefusal(`“${find.content.label ?? "A find"}” is still put away: this device could not bring it back.`);
+  };
   return (
     <SplitCard
       darkFirst={false}
@@ -82,24 +87,7 @@ export function LogView() {
                 The server cannot be reached. Shown is what is on this device.
               </Alert>
             )}
-            <Waiting count={page?.waiting ?? 0} />
             {refusal !== undefined && <Alert severity="error">{refusal}</Alert>}
-            {removed !== undefined && (
-              <Alert
-                severity="info"
-                role="status"
-                action={
-                  <Button
-                    variant="quiet"
-                    onClick={() => void setArchived("find", removed.id, false).then(() => setRemoved(undefined))}
-                  >
-                    Bring it back
-                  </Button>
-                }
-              >
-                “{removed.content.label ?? "A find"}” was put away.
-              </Alert>
-            )}
           </div>
           <Suspense fallback={LOOKING}>
             {!isKnown ? (
@@ -112,6 +100,26 @@ export function LogView() {
               <p className="log-end">No find on this device is like that.</p>
             )}
           </Suspense>
+          {/* below the lines, which must not move under a thumb when one of these comes or goes */}
+          <div className="log-notes log-notes-low">
+            <Waiting count={page?.waiting ?? 0} />
+            {removed !== undefined && (
+              <Alert
+                severity="info"
+                role="status"
+                action={
+                  <Button
+                    variant="quiet"
+                    onClick={() => void bringBack(removed)}
+                  >
+                    Bring it back
+                  </Button>
+                }
+              >
+                “{removed.content.label ?? "A find"}” was put away.
+              </Alert>
+            )}
+          </div>
         </>
       }
       dark={<LogDark isKnown={isKnown} />}
