@@ -8,6 +8,7 @@ import type { Outing } from "../outing/outing.ts";
 import type { Reminder } from "../outing/reminder.ts";
 import type { Track } from "../outing/track-leg.ts";
 import type { OwnPlace } from "../place/place.ts";
+import type { Sitting } from "../practice/sitting.ts";
 import type { Settings } from "../settings/settings.ts";
 import type { Opinion } from "./kinds/opinion.ts";
 import type { Picture } from "./kinds/picture.ts";
@@ -25,4 +26,5 @@ export interface ContentOf {
   readonly track: Track;
   readonly place: OwnPlace;
   readonly reminder: Reminder;
+  readonly sitting: Sitting;
 }

@@ -5,6 +5,7 @@ import { batchKind, mealKind, tastingKind } from "./kinds/kitchen.ts";
 import { opinionKind } from "./kinds/opinion.ts";
 import { outingKind, placeKind, reminderKind, trackKind } from "./kinds/outing.ts";
 import { pictureKind } from "./kinds/picture.ts";
+import { sittingKind } from "./kinds/practice.ts";
 import { settingsKind } from "./kinds/settings.ts";
 
 export const KINDS = {
@@ -20,6 +21,7 @@ export const KINDS = {
   track: trackKind,
   place: placeKind,
   reminder: reminderKind,
+  sitting: sittingKind,
 } as const;
 export type KindName = keyof typeof KINDS;
 
@@ -36,4 +38,5 @@ export const KIND_NAMES = [
   "track",
   "place",
   "reminder",
+  "sitting",
 ] as const satisfies readonly KindName[];

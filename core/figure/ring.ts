@@ -234,13 +234,34 @@ const RINGS: Readonly<Record<string, DrawRing>> = {
       { fill: colour },
     );
   },
+  // loose flocks along a soft band, where felt has a clean edge
+  cottony: ({ put, w, height, colour }) => {
+    for (const [x, y, wide] of [
+      [-1.15, -0.05, 0.42],
+      [-0.72, -0.3, 0.44],
+      [-0.28, -0.12, 0.42],
+      [-0.9, -0.62, 0.36],
+      [-0.45, -0.7, 0.34],
+      [-0.05, -0.5, 0.3],
+      [1.18, -0.1, 0.34],
+      [1.2, -0.55, 0.26],
+    ] as const)
+      put(
+        [
+          [w * (x - wide), height + w * y],
+          [w * x, height + w * (y + wide * 0.8)],
+          [w * (x + wide), height + w * y],
+          [w * x, height + w * (y - wide * 0.7)],
+          [w * (x - wide), height + w * y],
+        ],
+        { fill: colour, pen: 0.8 },
+      );
+  },
   skirt: skirt("skirt"),
   "grooved-skirt": skirt("grooved-skirt"),
   double: skirt("double"),
   cogwheel: skirt("cogwheel"),
 };
-// both are thick and soft; the surface tells them apart
-const SOFT: Readonly<Record<string, string>> = { cottony: "felted" };
 
 /** The ring; a dashed ghost of one until it has been looked at. */
 export function ringShapes(view: BodyView, cap: PlacedCap): Shape[] {
@@ -262,6 +283,6 @@ export function ringShapes(view: BodyView, cap: PlacedCap): Shape[] {
         ...more,
       }),
   };
-  for (const kind of ring.knowing === "open" ? ["unlooked"] : ring.states) RINGS[SOFT[kind] ?? kind]?.(pen);
+  for (const kind of ring.knowing === "open" ? ["unlooked"] : ring.states) RINGS[kind]?.(pen);
   return shapes;
 }

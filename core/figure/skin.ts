@@ -76,28 +76,29 @@ interface SurfaceMark {
   readonly steps: (place: MarkPlace, spot: SkinPen["spot"]) => Shape["steps"];
 }
 
-const fibre = (pen: number): SurfaceMark => ({
-  most: 16,
+const fibre = (pen: number, most: number): SurfaceMark => ({
+  most,
   pen,
   steps: ({ across, down }, spot) =>
     smooth([spot(across * 0.7, down), spot(across * 0.85, down + 0.05), spot(across, down + 0.16)]),
 });
-const dot: SurfaceMark = {
-  most: 26,
-  pen: 0.8,
+/** A stroke that stands up from the skin. @param tall in sizes of a mark @param lean outwards */
+const upright = (most: number, pen: number, tall: number, lean = 0): SurfaceMark => ({
+  most,
+  pen,
   steps: ({ at: [x, y], size }) =>
     line([
       [x, y],
-      [x, y + size * 0.35],
+      [x - size * lean, y + size * tall],
     ]),
-};
+});
 
 const SURFACES: Readonly<Record<string, SurfaceMark>> = {
-  fibrillose: fibre(0.55),
-  silky: fibre(0.35),
-  hairy: fibre(0.55),
-  velvety: dot,
-  powdery: dot,
+  fibrillose: fibre(0.55, 16),
+  silky: fibre(0.35, 24),
+  hairy: upright(24, 0.6, 1.3, 0.6),
+  velvety: upright(26, 0.8, 0.35),
+  powdery: upright(44, 0.9, 0.1),
   scaly: {
     most: 20,
     pen: 0.8,
@@ -170,12 +171,34 @@ function gloss({ view, spot, mark }: SkinPen): void {
   const wet = !states.includes("smooth");
   mark(smooth([spot(0.72, 0.16), spot(0.55, 0.12), spot(0.38, 0.14)]), wet ? 3 : 1.6, "seen", "none", "paper");
   if (wet) mark(smooth([spot(0.86, 0.3), spot(0.82, 0.26)]), 2.4, "seen", "none", "paper");
+  if (states.includes("slimy")) drops({ view, spot, mark });
+}
+
+/** Slime hangs in drops from the edge. */
+function drops({ view, spot, mark }: Pick<SkinPen, "view" | "spot" | "mark">): void {
+  const { knowing } = view.of("cap-surface");
+  const wide = view.radius * 0.035;
+  for (const across of [0.3, 0.62, 0.9]) {
+    const [x, y] = spot(across, 1);
+    const drop: Point2[] = [
+      [x - wide, y],
+      [x - wide * 1.2, y - wide * 3],
+      [x, y - wide * 4.4],
+      [x + wide * 1.2, y - wide * 3],
+      [x + wide, y],
+    ];
+    mark(smooth(drop), 0.8, knowing, "paper");
+  }
 }
 
 function edge({ view, spot, mark }: SkinPen): void {
   const { states, knowing } = view.of("cap-margin");
   if (states.includes("striate"))
     for (let index = 1; index < 12; index++) mark(line([spot(index / 12, 0.78), spot(index / 12, 1)]), 0.6, knowing);
+  // torn open from the rim inwards
+  if (states.includes("split"))
+    for (const across of [0.28, 0.58, 0.85])
+      mark(line([spot(across - 0.04, 1.02), spot(across, 0.55), spot(across + 0.04, 1.02)]), 0.9, knowing, "shade");
   if (!states.includes("ragged-with-veil")) return;
   for (let index = 1; index < 9; index++) {
     const [x, y] = spot(index / 9, 1.04);
@@ -197,10 +220,22 @@ function zones({ view, spot, mark }: SkinPen): void {
     mark(smooth([spot(0.62, 0), spot(0.6, 0.3), spot(0.4, 0.52), spot(0, 0.58)]), 0.9, view.of("two-toned").knowing);
 }
 
-/** What is left of a veil: warts, or two broad patches of it. */
+/** Grains of a powdery veil on the half that is seen. */
+const GRAINS = 48;
+
+/** What is left of a veil: warts, powder, or two broad patches of it. */
 function veil({ view, spot, mark }: SkinPen): void {
   const { states, knowing } = view.of("veil-on-cap");
   for (const state of states) {
+    if (state === "powder")
+      for (let index = 0; index < GRAINS; index++) {
+        const [x, y] = spot(scatter(index + 11), 0.08 + scatter(index + 90) * 0.85);
+        const grain: Point2[] = [
+          [x, y],
+          [x + view.radius * 0.014, y],
+        ];
+        mark(line(grain), 1.8, knowing, "none", "paper");
+      }
     if (!state.endsWith("warts") && state !== "sheets") continue;
     const ink: Ink = state === "sheets" ? "paper" : `pigment:${state.split("-")[0] ?? "white"}`;
     for (let index = 0; index < (state === "sheets" ? 2 : 12); index++) {

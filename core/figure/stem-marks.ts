@@ -59,7 +59,8 @@ export function stemMarks(view: BodyView, cap: PlacedCap): Shape[] {
           0.6,
         );
       if (state === "scabers" || state === "dotted" || state === "granular")
-        if (state === "scabers" || share > 0.6)
+        if (state !== "granular" || share > 0.6)
+          // grains lie near the top, dots and tufts all over
           mark(
             line([
               [x, y],

@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
-import type { Chance } from "../study/specimen.ts";
+import type { Chance } from "../trainer/chance.ts";
 import { findCard } from "./find-card.ts";
 import { blackBodyLight, blackBodyUv } from "./light.ts";
 import type { Raster } from "./raster.ts";

@@ -2,7 +2,7 @@
  * Pictures that no camera took: a deposit on the split card under a light of some colour, with noise, shade and blur.
  * The camera's stand-in, and the reader's examination. Chance is passed in.
  */
-import type { Chance } from "../study/specimen.ts";
+import type { Chance } from "../trainer/chance.ts";
 import { channelOf, type Lab, labOf, linearOf, linearOfLab } from "./colour.ts";
 import { blackBodyLight } from "./light.ts";
 import type { Raster, Spot } from "./raster.ts";

@@ -5,8 +5,9 @@ import { findSchema } from "../find/schema.ts";
 import { judge } from "../judge/judge.ts";
 import { tablesOf } from "../knowledge/sheet.ts";
 import { SHIPPED } from "../tests/shipped.ts";
+import type { Chance } from "../trainer/chance.ts";
+import { drawSite, drawSpecimen } from "../trainer/specimen.ts";
 import { followAdvice } from "./follow.ts";
-import { type Chance, drawSite, drawSpecimen } from "./specimen.ts";
 
 const seeded = (seed: number): Chance => {
   const random = xoroshiro128plus(seed);

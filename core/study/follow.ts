@@ -1,34 +1,16 @@
 /** Somebody who errs now and then records a specimen and follows the program's advice to the end. */
-import type { Entry } from "../find/entry.ts";
 import { type Body, type Find, findSchema } from "../find/schema.ts";
-import {
-  type Age,
-  CHARACTER_IDS,
-  type CharacterId,
-  definitionOf,
-  REGIONS,
-  SITE_CHARACTERS,
-} from "../find/vocabulary.ts";
+import { type Age, type CharacterId, definitionOf, SITE_CHARACTERS } from "../find/vocabulary.ts";
 import { type Judgement, judge } from "../judge/judge.ts";
-import { bodyLooks } from "../judge/looks.ts";
-import { conditionsOf } from "../judge/masks.ts";
 import { type Ruling, rule, type Verdict } from "../judge/verdict.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import { FIELD_TESTS, type FieldTest } from "../next/field-tests.ts";
 import { planNext } from "../next/plan.ts";
 import type { PlannedTest } from "../next/planned.ts";
-import {
-  apparentStates,
-  bareBody,
-  type Chance,
-  type Day,
-  drawSite,
-  drawSpecimen,
-  drawWeather,
-  pick,
-  type Specimen,
-} from "./specimen.ts";
+import { type Chance, pick } from "../trainer/chance.ts";
+import { lookedAt, timeAndPlaceOf } from "../trainer/looking.ts";
+import { bareBody, type Day, drawSite, drawSpecimen, drawWeather, type Specimen } from "../trainer/specimen.ts";
 
 /** How one simulated find ended. */
 export interface Ending {
@@ -140,17 +122,6 @@ function begin(sheet: Sheet, slips: number, day: Day, chance: Chance): Walk {
   return walk;
 }
 
-/** A region and a month in which the kind is told. */
-export function timeAndPlaceOf(chance: Chance, sheet: Sheet): Partial<Pick<Find, "place" | "foundAt">> {
-  const region = pick(
-    chance,
-    REGIONS.filter((one) => sheet.months[one] !== undefined),
-  );
-  const month = pick(chance, region === undefined ? [] : (sheet.months[region] ?? []));
-  if (region === undefined || month === undefined) return {};
-  return { place: { region }, foundAt: `2026-${String(month).padStart(2, "0")}-15T10:00:00+00:00` };
-}
-
 function addBody(walk: Walk, id: string, age: Age): void {
   const specimen = drawSpecimen(walk.chance, walk.sheet, age, walk.day);
   walk.specimens.set(id, specimen);
@@ -198,14 +169,9 @@ function observe(walk: Walk, id: string, characters: readonly CharacterId[], hea
   const specimen = walk.specimens.get(id);
   const body = walk.find.bodies.find((one) => one.id === id);
   if (specimen === undefined || body === undefined) return;
-  const conditions = conditionsOf(walk.find, body, bodyLooks(walk.find, body));
-  const entries = CHARACTER_IDS.filter((one) => characters.includes(one)).flatMap((character): Entry[] => {
-    const truth = specimen.truth.get(character);
-    if (truth === undefined) return [];
-    const masked = heated ? truth : apparentStates(walk.chance, character, truth, conditions);
-    const states = slip(walk, character, masked);
-    return [{ character, states: [...states], ...(heated ? { method: "heat" as const } : {}) }];
-  });
+  const entries = lookedAt(walk.chance, walk.find, body, specimen, characters, heated, (character, states) =>
+    slip(walk, character, states),
+  );
   changeBody(walk, id, ({ seen }) => ({
     seen: [...(seen ?? []).filter((entry) => !entries.some((one) => one.character === entry.character)), ...entries],
   }));

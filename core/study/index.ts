@@ -1,4 +1,7 @@
 /** The front door of the study: made-up specimens, somebody who follows the advice, finds described by others. Nothing that people use. */
+
+export type { Chance } from "../trainer/chance.ts";
+export { DAYS, type Day } from "../trainer/specimen.ts";
 export {
   closingLine,
   type Described,
@@ -11,4 +14,3 @@ export {
 export { type Ending as StudyEnding, followAdvice } from "./follow.ts";
 export { drawRecord, forgetting, passesFor, withoutSheet, withSheet } from "./open-world.ts";
 export { coverage, type SimulatedSeason, simulatedSeason, WOODS, type Wood } from "./seasons.ts";
-export { type Chance, DAYS, type Day } from "./specimen.ts";

@@ -14,8 +14,9 @@ import { sceneOf } from "../judge/scene.ts";
 import { rule } from "../judge/verdict.ts";
 import { type Knowledge, shelve } from "../knowledge/knowledge.ts";
 import type { AgeTable, Sheet } from "../knowledge/sheet.ts";
-import { timeAndPlaceOf } from "./follow.ts";
-import { type Chance, drawSite, drawSpecimen, pick } from "./specimen.ts";
+import { type Chance, pick } from "../trainer/chance.ts";
+import { timeAndPlaceOf } from "../trainer/looking.ts";
+import { drawSite, drawSpecimen } from "../trainer/specimen.ts";
 
 const TWO_AGES = ["young", "mature"] as const;
 

@@ -7,7 +7,7 @@
 import { type DayLook, lookOf, type SkyDay, skyDaysOf } from "../season/day-look.ts";
 import { dayAfter, dayNumber } from "../season/day-of-year.ts";
 import { forecast, priorOf, type Visit } from "../season/forecast.ts";
-import type { Chance } from "./specimen.ts";
+import type { Chance } from "../trainer/chance.ts";
 
 /** How the wood behaves. */
 export interface Wood {

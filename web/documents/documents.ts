@@ -31,6 +31,7 @@ export interface ChangeOf {
   readonly track: never;
   readonly place: SetField;
   readonly reminder: SetField;
+  readonly sitting: SetField;
 }
 
 /** A document as the screens see it. */

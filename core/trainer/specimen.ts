@@ -14,12 +14,7 @@ import type { Look } from "../judge/looks.ts";
 import { type Conditions, masksInForce } from "../judge/masks.ts";
 import { SHARE } from "../judge/ranking.ts";
 import type { Sheet, StateTable } from "../knowledge/sheet.ts";
-
-/** A source of chance that is passed in; the core has none of its own. */
-export interface Chance {
-  /** A number from 0 up to 1. */
-  readonly next: () => number;
-}
+import { type Chance, happens, pick, pickByWeight } from "./chance.ts";
 
 /** How often a thing happens in the simulated wood (our own settings; the study is of the logic, not of the weather). */
 const OFTEN = {
@@ -42,13 +37,6 @@ export interface Specimen {
   readonly measures: Measures;
   /** The true states of every character that the sheet lists at this age. */
   readonly truth: ReadonlyMap<CharacterId, readonly string[]>;
-}
-
-const happens = (chance: Chance, share: number): boolean => chance.next() < share;
-
-/** One of several, each as likely. */
-export function pick<One>(chance: Chance, from: readonly One[]): One | undefined {
-  return from[Math.floor(chance.next() * from.length)];
 }
 
 /** What kind of day the find is made on: an ordinary one, one with every kind of weather and wear, or one thing alone. */
@@ -119,12 +107,7 @@ function drawStates(chance: Chance, character: CharacterId, table: StateTable | 
 
 function drawState(chance: Chance, table: StateTable | undefined, but: string | undefined): string | undefined {
   const states = Object.entries(table ?? {}).filter(([state]) => state !== but);
-  let left = chance.next() * states.reduce((sum, [, frequency]) => sum + SHARE[frequency], 0);
-  for (const [state, frequency] of states) {
-    left -= SHARE[frequency];
-    if (left < 0) return state;
-  }
-  return states.at(-1)?.[0];
+  return pickByWeight(chance, states, ([, frequency]) => SHARE[frequency])?.[0];
 }
 
 function drawMeasures(chance: Chance, sheet: Sheet, age: Age): Measures {
