@@ -1,7 +1,7 @@
 /** Every view at four widths: nothing reaches past the edge, nothing is cut, and in the field everything is as broad as a thumb. */
 import { expect } from "chai";
 import { type Application, startApplication } from "./application.ts";
-import { IN_THE_FIELD, idOf, untilShown, VIEWS } from "./every-view.ts";
+import { IN_THE_FIELD, idOf, untilShown, VIEWS, visit } from "./every-view.ts";
 
 const WIDTHS = [
   [390, 844],
@@ -69,13 +69,13 @@ describe("at every width", () => {
     for (const [view, path] of VIEWS)
       it(view, async () => {
         const { page } = shared;
-        await page.goto(application.address + path);
+        await visit(page, application, path);
         await untilShown(page, path);
         const faults: string[] = [];
         for (const [width, height] of WIDTHS) {
           await page.setViewportSize({ width, height });
           // drawn anew for the width that it has now
-          await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn, 250))));
+          await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn, 150))));
           for (const fault of await page.evaluate<string[]>(FAULTS)) faults.push(`${width} px: ${fault}`);
           if (width < 900 && IN_THE_FIELD.test(path))
             for (const target of await page.evaluate<string[]>(SMALL)) faults.push(`${width} px: small: ${target}`);

@@ -18,6 +18,7 @@ export const STOPS: readonly Stop[] = [
   { to: "/finds", name: "Finds" },
   { to: "/kitchen", name: "Kitchen" },
   { to: "/season", name: "Season" },
+  { to: "/practice", name: "Practice" },
 ];
 
 export const OUTING_PAGES: readonly Stop[] = [
@@ -39,6 +40,16 @@ export const KITCHEN_PAGES: readonly Stop[] = [
   { to: "/kitchen/store", name: "Store" },
 ];
 
+export const PRACTICE_PAGES: readonly Stop[] = [
+  { to: "/practice/today", name: "Today" },
+  { to: "/practice/whole", name: "Whole find" },
+  { to: "/practice/look", name: "One look" },
+  { to: "/practice/two", name: "These two" },
+  { to: "/practice/nothing", name: "What proves nothing" },
+  { to: "/practice/lamp", name: "Under the lamp" },
+  { to: "/practice/how-well", name: "How well" },
+];
+
 export const EVERYWHERE: readonly Stop[] = [
   { to: "/sheets", name: "Sheets" },
   { to: "/prints", name: "All prints" },
@@ -58,6 +69,12 @@ export const placePath = (id: string): string => `/season/places/${id}`;
 
 /** The finds of which some ids are told: where a number of the season leads. */
 export const theseFinds = (ids: readonly string[]): string => `/season/log/finds?these=${ids.join(",")}`;
+
+/** A test of twenty by its seed: whoever has the address takes the same one. */
+export const testPath = (seed: string): string => `/practice/test/${encodeURIComponent(seed)}`;
+
+/** The table of a round that is taught, as its teacher has it. */
+export const teachPath = (id: string): string => `/practice/teach/${id}`;
 
 export const sheetPath = (sheet: string): string => `/sheets/${sheet}`;
 

@@ -92,6 +92,27 @@ const views: RouteObject[] = [
     path: "kitchen/store/:code?",
     lazy: () => import("./kitchen/store-view.tsx").then(({ StoreView }) => ({ Component: StoreView })),
   },
+  { path: "practice", element: <Navigate to="today" replace /> },
+  {
+    path: "practice/today",
+    lazy: () => import("./practice/today-view.tsx").then(({ TodayView }) => ({ Component: TodayView })),
+  },
+  {
+    path: "practice/how-well",
+    lazy: () => import("./practice/how-well-view.tsx").then(({ HowWellView }) => ({ Component: HowWellView })),
+  },
+  {
+    path: "practice/test/:seed",
+    lazy: () => import("./practice/test-view.tsx").then(({ TestView }) => ({ Component: TestView })),
+  },
+  {
+    path: "practice/own",
+    lazy: () => import("./practice/own-view.tsx").then(({ OwnView }) => ({ Component: OwnView })),
+  },
+  {
+    path: "practice/:exercise",
+    lazy: () => import("./practice/exercise-view.tsx").then(({ ExerciseView }) => ({ Component: ExerciseView })),
+  },
   {
     path: "files",
     lazy: () => import("./exchange/exchange-view.tsx").then(({ ExchangeView }) => ({ Component: ExchangeView })),

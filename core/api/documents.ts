@@ -7,6 +7,7 @@ import { batchKind, mealKind, tastingKind } from "../documents/kinds/kitchen.ts"
 import { opinionKind } from "../documents/kinds/opinion.ts";
 import { outingKind, placeKind, reminderKind, trackKind } from "../documents/kinds/outing.ts";
 import { pictureKind } from "../documents/kinds/picture.ts";
+import { sittingKind } from "../documents/kinds/practice.ts";
 import { settingsKind } from "../documents/kinds/settings.ts";
 import { KIND_NAMES } from "../documents/kinds.ts";
 import { touchSchemaOf } from "../documents/touch.ts";
@@ -59,6 +60,7 @@ export const writeSchema = z.discriminatedUnion("kind", [
   writeOf("track", trackKind),
   writeOf("place", placeKind),
   writeOf("reminder", reminderKind),
+  writeOf("sitting", sittingKind),
 ]);
 export type Write = z.output<typeof writeSchema>;
 

@@ -11,6 +11,7 @@ export {
 } from "../practice/sitting.ts";
 export { type Chance, chanceOf, pick, pickSome } from "./chance.ts";
 export { chooseNext, ENOUGH_MINUTES, minutesOf, type Today, todayOf, type Weighed, weighed } from "./choose.ts";
+export { courseOf } from "./course.ts";
 export {
   type Calibration,
   calibrationOf,
@@ -24,16 +25,20 @@ export {
 export {
   afterLooks,
   isSameLook,
+  lookWords,
   type MadeFind,
   makeFind,
   type OfferedLook,
   offeredLooks,
+  placeOfLook,
+  type SeenLook,
   type TakenLook,
   takeLook,
 } from "./made-find.ts";
 export { dueAt, memoryOf, type Remembered, stillKnown, type Tried } from "./memory.ts";
-export { conditionsTold, makeNothingToday, type NothingToday, type ToWeigh } from "./nothing-today.ts";
+export { conditionsTold, dayTold, makeNothingToday, type NothingToday, type ToWeigh } from "./nothing-today.ts";
 export { drawnLook, makeOneLook, type OneLook } from "./one-look.ts";
+export { type OwnLog, weakInLog } from "./own-log.ts";
 export { allSkills, type Learner, pairId, type Skill, type SkillKind, skillOf, weightOf } from "./skills.ts";
 export { type TestItem, type TestOutcome, TWENTY, testOfTwenty, testOutcome } from "./test-of-twenty.ts";
 export { type DecidingLook, makeTheseTwo, type TheseTwo } from "./these-two.ts";

@@ -2,8 +2,9 @@
  * A made find for practice: it stands there and nothing is seen of it; whoever asks for a look is shown what it would show
  * today, and pays its minutes. Equal seeds make equal finds, and the order of the looks changes nothing of what they show.
  */
-import { type Body, type Find, findSchema } from "../find/schema.ts";
+import { type Body, type Find, findSchema, type Measures } from "../find/schema.ts";
 import { type Age, type CharacterId, type Lift, SITE_CHARACTERS } from "../find/vocabulary.ts";
+import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
 import { bodyLooks } from "../judge/looks.ts";
 import { conditionsOf } from "../judge/masks.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
@@ -33,6 +34,11 @@ export interface TakenLook {
   readonly waitHours: number;
 }
 
+/** A look that was taken, with what it showed, in words. */
+export interface SeenLook extends TakenLook {
+  readonly saw: string;
+}
+
 /** A look that can be asked for, with what it costs. */
 export interface OfferedLook extends TakenLook {
   readonly text: string;
@@ -46,7 +52,7 @@ export interface MadeFind {
   /** As far as it was looked at. */
   readonly find: Find;
   readonly specimens: ReadonlyMap<string, Specimen>;
-  readonly taken: readonly TakenLook[];
+  readonly taken: readonly SeenLook[];
   readonly minutes: number;
   readonly waitHours: number;
 }
@@ -110,7 +116,7 @@ export function offeredLooks(made: MadeFind): readonly OfferedLook[] {
   const another = MORE_BODIES.map(({ test, text }) => ({ ...ANOTHER, test, text }));
   const kept = made.find.bodies.filter((body) => body.keep !== false);
   const aside = kept.flatMap(({ id }) =>
-    kept.length < 2 ? [] : [{ ...PUT_ASIDE, body: id, text: `Put ${id} aside: it is not kept` }],
+    kept.length < 2 ? [] : [{ ...PUT_ASIDE, body: id, text: lookWords({ ...PUT_ASIDE, body: id }) }],
   );
   return [...ground, ...bodies, older, ...another, ...aside].filter((look) => !done.has(keyOf(look)));
 }
@@ -128,68 +134,128 @@ export function takeLook(made: MadeFind, asked: Pick<TakenLook, "test" | "body">
   const look = offeredLooks(made).find((one) => isSameLook(one, asked));
   if (look === undefined) return made;
   const { test, body, minutes, waitHours } = look;
-  const after: MadeFind = {
+  const { find, specimens, saw } = performed(made, test, body);
+  return {
     ...made,
-    taken: [...made.taken, { test, ...(body === undefined ? {} : { body }), minutes, waitHours }],
+    find,
+    specimens,
+    taken: [...made.taken, { test, ...(body === undefined ? {} : { body }), minutes, waitHours, saw }],
     minutes: made.minutes + minutes,
     waitHours: Math.max(made.waitHours, waitHours),
   };
-  const more = MORE_BODIES.find((one) => one.test === test);
-  if (test === OLDER.test) return withBody(after, OLD_ID, "old");
-  if (more !== undefined) return withBody(after, more.id, more.age);
-  if (test === PUT_ASIDE.test && body !== undefined) return changed(after, body, () => ({ keep: false }));
-  const what = FIELD_TESTS.find((one) => one.id === test);
-  if (what === undefined) return after;
-  return body === undefined ? { ...after, find: lookAround(after) } : lookAt(after, body, what);
 }
 
+/** What a look makes of the find, and what it shows. */
+type Performed = Pick<MadeFind, "find" | "specimens"> & { readonly saw: string };
+
+function performed(made: MadeFind, test: string, body: string | undefined): Performed {
+  const more = MORE_BODIES.find((one) => one.test === test);
+  if (test === OLDER.test) return withBody(made, OLD_ID, "old");
+  if (more !== undefined) return withBody(made, more.id, more.age);
+  if (test === PUT_ASIDE.test && body !== undefined)
+    return { ...made, find: changed(made.find, body, () => ({ keep: false })), saw: "put aside" };
+  const what = FIELD_TESTS.find((one) => one.id === test);
+  if (what === undefined) return { ...made, saw: NOTHING_THERE };
+  return body === undefined ? lookAround(made) : lookAt(made, body, what);
+}
+
+const NOTHING_THERE = "nothing of that is there";
+
 /** Another body comes to the find, where one stands near. */
-function withBody(made: MadeFind, id: string, age: Age): MadeFind {
+function withBody(made: MadeFind, id: string, age: Age): Performed {
   const chance = chanceOf(made.seed, id, "another");
-  if (!happens(chance, OFTEN.another)) return made;
+  if (!happens(chance, OFTEN.another)) return { ...made, saw: "none stands near" };
   const specimen = drawSpecimen(chance, made.sheet, age, made.day);
   return {
-    ...made,
     specimens: new Map([...made.specimens, [id, specimen]]),
     find: { ...made.find, bodies: [...made.find.bodies, bareBody(id, specimen, "standing")] },
+    saw: `found, it is ${id}`,
   };
 }
 
-function lookAround({ find, seed, sheet }: MadeFind): Find {
+function lookAround({ find, specimens, seed, sheet }: MadeFind): Performed {
   const site = drawSite(chanceOf(seed, "site"), sheet);
   const seen = SITE_CHARACTERS.flatMap((character) => {
     const states = site.get(character);
-    return states === undefined ? [] : [[character, states] as const];
+    return states === undefined ? [] : [{ character, states }];
   });
-  return { ...find, site: Object.fromEntries(seen) as NonNullable<Find["site"]> };
+  const told = Object.fromEntries(seen.map(({ character, states }) => [character, [...states]]));
+  return { specimens, find: { ...find, site: told as NonNullable<Find["site"]> }, saw: seenWords(seen) };
 }
 
-function lookAt(made: MadeFind, id: string, test: FieldTest): MadeFind {
-  const { seed } = made;
-  const specimen = made.specimens.get(id);
-  if (specimen === undefined) return made;
-  if (test.id === "measure") return changed(made, id, () => ({ measures: specimen.measures }));
-  const lifted: MadeFind =
-    test.changes?.lifted === undefined
-      ? made
-      : changed(made, id, () => ({
-          lifted: happens(chanceOf(seed, id, "lift"), OFTEN.breaks) ? "broken" : "whole",
-        }));
-  const body = lifted.find.bodies.find((one) => one.id === id);
-  if (body === undefined) return made;
-  const heated = test.heated === true;
+function lookAt({ find: before, specimens, seed }: MadeFind, id: string, test: FieldTest): Performed {
+  const specimen = specimens.get(id);
+  if (specimen === undefined) return { find: before, specimens, saw: NOTHING_THERE };
+  if (test.id === "measure") {
+    const { measures } = specimen;
+    return { specimens, find: changed(before, id, () => ({ measures })), saw: measureWords(measures) };
+  }
+  const breaks = test.changes?.lifted !== undefined && happens(chanceOf(seed, id, "lift"), OFTEN.breaks);
+  const find =
+    test.changes?.lifted === undefined ? before : changed(before, id, () => ({ lifted: breaks ? "broken" : "whole" }));
+  const body = find.bodies.find((one) => one.id === id);
+  if (body === undefined) return { find, specimens, saw: NOTHING_THERE };
   const ofCharacter = (character: CharacterId) => chanceOf(seed, id, character);
-  const entries = lookedAt(ofCharacter, lifted.find, body, specimen, test.shows, heated);
-  return changed(lifted, id, ({ seen = [] }) => ({
-    seen: [...seen.filter((one) => !entries.some(({ character }) => character === one.character)), ...entries],
-  }));
+  const entries = lookedAt(ofCharacter, find, body, specimen, test.shows, test.heated === true);
+  return {
+    specimens,
+    find: changed(find, id, ({ seen = [] }) => ({
+      seen: [...seen.filter((one) => !entries.some(({ character }) => character === one.character)), ...entries],
+    })),
+    saw: `${breaks ? "the foot broke off; " : ""}${seenWords(entries)}`,
+  };
 }
 
-function changed(made: MadeFind, id: string, change: (body: Body) => Partial<Body>): MadeFind {
-  const bodies = made.find.bodies.map((body) => (body.id === id ? { ...body, ...change(body) } : body));
-  return { ...made, find: { ...made.find, bodies } };
+/** What was seen, in words, the states of each character after its name where the name is needed. */
+function seenWords(
+  entries: readonly { readonly character: CharacterId; readonly states: readonly string[] }[],
+): string {
+  if (entries.length === 0) return NOTHING_THERE;
+  return entries
+    .map(({ character, states }) => {
+      const words = wordList(
+        states.map((state) => stateWords(character, state)),
+        "and",
+      );
+      return `${CHARACTER_WORDS[character].plain}: ${words}`;
+    })
+    .join("; ");
 }
+
+function measureWords({ capCm, stemLengthCm, stemWidthMm, thicknessMm }: Measures): string {
+  const told = [
+    capCm === undefined ? "" : `cap ${capCm.toFixed(1)} cm`,
+    stemLengthCm === undefined ? "" : `stem ${stemLengthCm.toFixed(1)} cm`,
+    stemWidthMm === undefined ? "" : `${Math.round(stemWidthMm)} mm thick`,
+    thicknessMm === undefined ? "" : `${Math.round(thicknessMm)} mm through`,
+  ].filter((one) => one !== "");
+  return told.length === 0 ? NOTHING_THERE : told.join(", ");
+}
+
+const changed = (find: Find, id: string, change: (body: Body) => Partial<Body>): Find => ({
+  ...find,
+  bodies: find.bodies.map((body) => (body.id === id ? { ...body, ...change(body) } : body)),
+});
 
 /** A made find after some looks, one after another: how a kept exercise comes back. */
 export const afterLooks = (made: MadeFind, looks: readonly Pick<TakenLook, "test" | "body">[]): MadeFind =>
   looks.reduce(takeLook, made);
+
+/** A look in words, whether it is offered still or was taken. */
+export function lookWords({ test, body }: Pick<TakenLook, "test" | "body">): string {
+  const another = MORE_BODIES.find((one) => one.test === test)?.text;
+  if (test === PUT_ASIDE.test) return `Put ${body} aside: it is not kept`;
+  return another ?? testWords(test, body);
+}
+
+const ORDER: readonly string[] = [
+  ...FIELD_TESTS.map(({ id }) => id),
+  OLDER.test,
+  ...MORE_BODIES.map(({ test }) => test),
+];
+
+/** Where a look stands in the order of handling, taken or not. */
+export const placeOfLook = ({ test }: Pick<TakenLook, "test">): number => {
+  const place = ORDER.indexOf(test);
+  return place < 0 ? ORDER.length : place;
+};

@@ -1,5 +1,5 @@
 /** What proves nothing today: a record, a day and a danger; which of these observations count against it? */
-import type { Find } from "../find/schema.ts";
+import type { Body, Find } from "../find/schema.ts";
 import { type Age, CHARACTER_IDS, definitionOf, isCharacterId, type Lift } from "../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
 import { evidenceOf, judge } from "../judge/judge.ts";
@@ -157,19 +157,44 @@ const LIFT_WORDS: Readonly<Record<Lift, string>> = {
   mown: "mown",
 };
 
-/** The day and the body, a clause each, as far as they may hide something. */
-export function conditionsTold({ weather = {}, bodies: [body] }: Find): readonly string[] {
+/** The day and its only body, a clause each, as far as they may hide something. */
+export const conditionsTold = (find: Find): readonly string[] => [
+  ...weatherTold(find),
+  ...find.bodies.slice(0, 1).flatMap((body) => bodyTold(body)),
+  ...paperTold(find),
+];
+
+/** The day of a find and its bodies, each body in one clause. */
+export const dayTold = (find: Find): readonly string[] => [
+  ...weatherTold(find),
+  ...find.bodies.map((body) => `${body.id}: ${bodyTold(body).join(", ")}`),
+];
+
+function weatherTold({ weather = {}, foundAt }: Find): string[] {
   const told: string[] = [];
+  if (foundAt !== undefined) told.push(monthTold(foundAt));
   if (weather.frostLastNight === true) told.push("frost last night");
   if ((weather.drySpellDays ?? 0) > 0) told.push(`${weather.drySpellDays} dry days`);
   if (weather.airTempC !== undefined) told.push(`${weather.airTempC} °C`);
   if ((weather.rain24hMm ?? 0) > 0) told.push(`${weather.rain24hMm} mm of rain since yesterday`);
-  if (body?.age !== undefined) told.push(AGE_WORDS[body.age]);
-  if (body?.lifted !== undefined) told.push(LIFT_WORDS[body.lifted]);
-  for (const wear of body?.wear ?? []) told.push(wear.replace("-", " "));
-  if ((body?.hoursSincePicked ?? 0) > 0) told.push(`picked ${body?.hoursSincePicked} hours ago`);
-  const paper = body?.print?.paper ?? weather.printPaper;
-  if (paper === "white-only" || paper === "black-only")
-    told.push(`printed on ${paper.replace("-only", "")} paper alone`);
   return told;
+}
+
+const MONTHS = "January February March April May June July August September October November December".split(" ");
+const monthTold = (foundAt: string): string => MONTHS[Number(foundAt.slice(5, 7)) - 1] ?? "";
+
+function bodyTold({ age, lifted, wear = [], hoursSincePicked = 0 }: Body): string[] {
+  const told: string[] = [];
+  if (age !== undefined) told.push(AGE_WORDS[age]);
+  if (lifted !== undefined) told.push(LIFT_WORDS[lifted]);
+  for (const one of wear) told.push(one.replace("-", " "));
+  if (hoursSincePicked > 0) told.push(`picked ${hoursSincePicked} hours ago`);
+  return told;
+}
+
+function paperTold({ weather, bodies: [body] }: Find): string[] {
+  const paper = body?.print?.paper ?? weather?.printPaper;
+  return paper === "white-only" || paper === "black-only"
+    ? [`printed on ${paper.replace("-only", "")} paper alone`]
+    : [];
 }

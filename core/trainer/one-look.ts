@@ -1,6 +1,6 @@
 /** One look: which foot, which ring, how do these gills meet the stem. The figure is made anew each time. */
 import { figureOf } from "../figure/figure.ts";
-import type { Figure, Shape } from "../figure/shapes.ts";
+import type { Figure, Part, Shape } from "../figure/shapes.ts";
 import { DRAWN_CHARACTERS } from "../figure/swatches.ts";
 import type { Entry } from "../find/entry.ts";
 import { dangerNeighbours } from "../find/neighbours.ts";
@@ -66,10 +66,9 @@ const GILLS = ["buff", "cream", "pink", "clay-brown", "white"] as const;
 const WHOLE: ReadonlySet<string> = new Set(["enclosed", "honeycomb", "lobed"]);
 const CLOSED: ReadonlySet<string> = new Set(["ball", "egg"]);
 
-/** The drawing of a state on a body that is otherwise as chance makes it, cut to the parts that show it. */
+/** The drawing of a state on a body that is otherwise as chance makes it, cut to the window that shows it. */
 export function drawnLook(character: CharacterId, state: string, chance: Chance): Figure | undefined {
-  const parts = DRAWN_CHARACTERS[character];
-  if (parts === undefined) return undefined;
+  if (DRAWN_CHARACTERS[character] === undefined) return undefined;
   const isClosed = character === "cap-shape" && CLOSED.has(state);
   const isWhole = character === "underside" && WHOLE.has(state);
   const hangs = character === "ring" && (state === "closed" || state === "cobweb");
@@ -97,15 +96,41 @@ export function drawnLook(character: CharacterId, state: string, chance: Chance)
   };
   const body: Body = { id: "S", age, lifted: "whole", measures, seen };
   const figure = figureOf({ format: "jittery-cap/find", version: 1, id: "look", bodies: [body] }, body, 0);
-  const isShown = (shape: Shape) => isWhole || hangs || parts.includes(shape.part);
   const shapes = figure.shapes
-    .filter((shape) => isShown(shape) && shape.part !== "ground")
+    .filter((shape) => shape.part !== "ground" || isWhole)
     .map((shape): Shape => ({ ...shape, knowing: "seen" }));
-  return { ...figure, shapes, ...frameOf(shapes, figure) };
+  const whole = { ...figure, shapes };
+  return isWhole || hangs ? whole : { ...whole, ...frameOf(character, whole, measures) };
 }
 
-/** The frame of some shapes, with a margin; of none, the figure's own. */
-function frameOf(shapes: readonly Shape[], figure: Figure): Pick<Figure, "left" | "right" | "top" | "bottom"> {
+/** The window of the body that shows a character, in cm. */
+function frameOf(
+  character: CharacterId,
+  { shapes, top, bottom }: Figure,
+  { capCm = 0, stemLengthCm = 0, stemWidthMm = 0 }: Measures,
+): Pick<Figure, "left" | "right" | "top" | "bottom"> {
+  const radius = capCm / 2;
+  const half = stemWidthMm / 20;
+  const beside = (side: number) => ({ left: -side, right: side });
+  if (character === "base") return { ...beside(half * 6), top: stemLengthCm * 0.34, bottom };
+  if (character === "stem-surface" || character === "stem-inside")
+    return { ...beside(half * 4), top: stemLengthCm * 0.8, bottom: -half * 0.6 };
+  if (character === "ring") return { ...beside(radius * 1.1), top: top, bottom: stemLengthCm * 0.28 };
+  const parts: readonly Part[] =
+    character.startsWith("cap") || character === "veil-on-cap" ? ["cap"] : ["cap", "under"];
+  const box = boxOf(shapes.filter(({ part }) => parts.includes(part)));
+  const margin = Math.max(box.right - box.left, box.top - box.bottom) * MARGIN;
+  return {
+    left: box.left - margin,
+    right: box.right + margin,
+    top: box.top + margin,
+    // how gills meet the stem is seen below them
+    bottom: box.bottom - margin * (parts.length > 1 ? 5 : 1),
+  };
+}
+
+/** The box around some shapes; of none, one of a centimetre. */
+function boxOf(shapes: readonly Shape[]): Pick<Figure, "left" | "right" | "top" | "bottom"> {
   const xs: number[] = [];
   const ys: number[] = [];
   for (const { steps } of shapes)
@@ -113,8 +138,6 @@ function frameOf(shapes: readonly Shape[], figure: Figure): Pick<Figure, "left" 
       numbers.forEach((value, index) => {
         (index % 2 === 0 ? xs : ys).push(value);
       });
-  if (xs.length === 0) return figure;
-  const [left, right, bottom, top] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  const margin = Math.max(right - left, top - bottom) * MARGIN;
-  return { left: left - margin, right: right + margin, top: top + margin, bottom: bottom - margin };
+  if (xs.length === 0) return { left: -1, right: 1, top: 1, bottom: -1 };
+  return { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...ys), top: Math.max(...ys) };
 }

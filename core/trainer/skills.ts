@@ -74,7 +74,7 @@ export interface Learner {
   readonly sought: readonly string[];
   /** Where they learned first, where that is another region. */
   readonly learnedIn?: (typeof REGIONS)[number] | undefined;
-  /** Pairs that went wrong in their own log, by skill id. */
+  /** What went wrong in their own log, by skill id. */
   readonly wrongInLog: readonly string[];
 }
 
@@ -85,13 +85,14 @@ const WEIGHS = { here: 4, sought: 2, learnedThere: 2.5, inLog: 2, hardLook: 2, l
 
 /** How much a skill weighs for a learner, before what went wrong in practice. */
 export function weightOf(skill: Skill, learner: Learner, knowledge: Knowledge): number {
+  const inLog = learner.wrongInLog.includes(skill.id) ? WEIGHS.inLog : 1;
   switch (skill.kind) {
     case "look":
-      return canBeHard(skill.character) ? WEIGHS.hardLook : WEIGHS.look;
+      return inLog * (canBeHard(skill.character) ? WEIGHS.hardLook : WEIGHS.look);
     case "mask":
       return WEIGHS.mask;
     case "colour":
-      return WEIGHS.colour;
+      return inLog * WEIGHS.colour;
     case "pair": {
       const danger = knowledge.byId.get(skill.danger);
       const sought = knowledge.byId.get(skill.sought);
@@ -100,8 +101,7 @@ export function weightOf(skill: Skill, learner: Learner, knowledge: Knowledge): 
       if (standsHere(danger, learner)) weight *= WEIGHS.here;
       if (learner.sought.length === 0 || learner.sought.includes(sought.id)) weight *= WEIGHS.sought;
       if (isLocalDouble(danger, sought, learner)) weight *= WEIGHS.learnedThere;
-      if (learner.wrongInLog.includes(skill.id)) weight *= WEIGHS.inLog;
-      return weight;
+      return inLog * weight;
     }
   }
 }

@@ -26,6 +26,8 @@ export interface Said {
 /** One look that could be had, and what it tells. */
 export interface LookTold extends TakenLook {
   readonly text: string;
+  /** What it showed; left out of one that was not taken. */
+  readonly saw?: string;
   readonly isTaken: boolean;
   readonly isOnShortest: boolean;
   /** Dangers that it moves farther away from what was seen without it. */

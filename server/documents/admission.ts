@@ -58,6 +58,8 @@ export class Admission {
       case "track":
       case "place":
       case "reminder":
+      // what was tried is the learner's own word: nothing is permitted by it
+      case "sitting":
         return { kind: "admitted", content: write.create };
       case "decision":
         return this.decision(person, write.create);

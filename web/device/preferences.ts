@@ -18,6 +18,8 @@ const preferencesSchema = z.object({
   speaks: z.boolean().catch(true),
   /** The part of the world in which a new find stands; null where that is told find by find. */
   region: z.enum(REGIONS).nullable().catch(null),
+  /** The part of the world in which the person learned first; null where that is the same, or is not told. */
+  learnedIn: z.enum(REGIONS).nullable().catch(null),
   /** Smells that the person has met; none: all of them. Another counts as a guess. */
   smellsKnown: z.array(z.enum(CHARACTERS.smell.states)).catch([]),
   /** Numbers to ring when somebody is ill, in the person's own words. */

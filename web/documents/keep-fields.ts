@@ -3,7 +3,7 @@ import type { ContentOf, KindName } from "@jittery-cap/core/documents";
 import { uuidv7 } from "uuidv7";
 import { keepTouch, makeDocument, touchNow } from "./documents.ts";
 
-type FieldKind = Extract<KindName, "meal" | "batch" | "tasting" | "outing" | "place" | "reminder">;
+type FieldKind = Extract<KindName, "meal" | "batch" | "tasting" | "outing" | "place" | "reminder" | "sitting">;
 
 /** Sets fields of a document; a field set to null is left out. @returns what is wrong with them, where anything is */
 export async function setFields<Name extends FieldKind>(

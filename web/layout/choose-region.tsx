@@ -10,15 +10,13 @@ interface ChooseRegionProps {
   /** What stands in the list for none. */
   readonly none: string;
   readonly onChoose: (region: Region | undefined) => void;
+  /** What it is asked for; left out, the part of the world. */
+  readonly label?: string;
 }
 
-export function ChooseRegion({ region, none, onChoose }: ChooseRegionProps) {
+export function ChooseRegion({ region, none, onChoose, label = "Part of the world" }: ChooseRegionProps) {
   return (
-    <ChooseFrom
-      label="Part of the world"
-      value={region ?? ""}
-      onChange={(value) => onChoose(REGIONS.find((one) => one === value))}
-    >
+    <ChooseFrom label={label} value={region ?? ""} onChange={(value) => onChoose(REGIONS.find((one) => one === value))}>
       <option value="">{none}</option>
       {REGIONS.map((one) => (
         <option key={one} value={one}>

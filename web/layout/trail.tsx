@@ -1,7 +1,15 @@
 /** The way through the application, in two levels: what there is, and what belongs to what is open. */
 import { memo } from "react";
 import { Link, useMatch } from "react-router";
-import { FIND_PAGES, findPath, KITCHEN_PAGES, OUTING_PAGES, SEASON_PAGES, STOPS } from "../addresses.ts";
+import {
+  FIND_PAGES,
+  findPath,
+  KITCHEN_PAGES,
+  OUTING_PAGES,
+  PRACTICE_PAGES,
+  SEASON_PAGES,
+  STOPS,
+} from "../addresses.ts";
 import { IllStop } from "./ill-stop.tsx";
 import { MoreMenu } from "./more-menu.tsx";
 import { Stops } from "./stops.tsx";
@@ -12,6 +20,7 @@ export const Trail = memo(function Trail() {
   const isInKitchen = useMatch("/kitchen/*") !== null;
   const isOut = useMatch("/outing/*") !== null;
   const isInSeason = useMatch("/season/*") !== null;
+  const isPractising = useMatch("/practice/*") !== null;
   return (
     <header className="trail">
       <div className="trail-first">
@@ -32,6 +41,7 @@ export const Trail = memo(function Trail() {
       )}
       {isOut && <Stops label="Outing" stops={OUTING_PAGES} isSecond />}
       {isInSeason && <Stops label="Season" stops={SEASON_PAGES} isSecond />}
+      {isPractising && <Stops label="Practice" stops={PRACTICE_PAGES} isSecond />}
       {isInKitchen && <Stops label="Kitchen" stops={KITCHEN_PAGES} isSecond />}
     </header>
   );

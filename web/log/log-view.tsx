@@ -108,10 +108,7 @@ export function LogView() {
                 severity="info"
                 role="status"
                 action={
-                  <Button
-                    variant="quiet"
-                    onClick={() => void bringBack(removed)}
-                  >
+                  <Button variant="quiet" onClick={() => void bringBack(removed)}>
                     Bring it back
                   </Button>
                 }

@@ -27,6 +27,7 @@ import type { KitchenSheet } from "@jittery-cap/core/kitchen";
 import type { SeasonSheet, TellingLook } from "@jittery-cap/core/season";
 import { expose } from "comlink";
 import { type ShownAnswer, shownAnswer } from "../standing/shown-answer.ts";
+import type { practiceRoom } from "./practice-room.ts";
 
 const compiled = compileSheets(unpackSheets(sheets));
 let search: ((query: string) => readonly NameMatch[]) | undefined;
@@ -36,6 +37,14 @@ function knowledge(): Knowledge {
   if (!compiled.ok) throw new Error("the knowledge sheets are not well formed");
   return compiled.value;
 }
+
+/** The trainer over the shelf; made when somebody practises. */
+let practising: Promise<ReturnType<typeof practiceRoom>> | undefined;
+function room(): Promise<ReturnType<typeof practiceRoom>> {
+  practising ??= import("./practice-room.ts").then((module) => module.practiceRoom(knowledge()));
+  return practising;
+}
+type Room = ReturnType<typeof practiceRoom>;
 
 /** All that is known of each danger to a find. */
 export interface EvidenceTold {
@@ -213,6 +222,12 @@ const judge = {
       const look = sought === undefined ? undefined : tellingLook(sheet, sought);
       return [{ id, mark: ownMark(sheet), look, figure: figuresOf(sheet).at(-1) }];
     });
+  },
+
+  /** Asks the trainer by the name of what it does; askPractice says what goes in and comes out. */
+  async practise(name: keyof Room, given: readonly unknown[]): Promise<unknown> {
+    const asked = (await room())[name] as (...args: readonly unknown[]) => unknown;
+    return asked(...given);
   },
 
   /** One sheet, or undefined where there is none of that id. */

@@ -1,0 +1,104 @@
+/** One look: a drawing made anew, to be named; the same told for who cannot see it. */
+import { CHARACTER_WORDS, type CharacterId, glossesOf, stateWords } from "@jittery-cap/core";
+import type { OneLook } from "@jittery-cap/core/trainer";
+import { useState } from "react";
+import { StatePicture } from "../specimen/choice.tsx";
+import { Choices } from "../specimen/choices.tsx";
+import { Drawing } from "../specimen/drawing.tsx";
+import { type ExerciseParts, GoOn, Told } from "./exercise-parts.tsx";
+import { HowSure } from "./how-sure.tsx";
+import { Covered, PracticeFrame } from "./practice-frame.tsx";
+import { StateChoices } from "./state-choices.tsx";
+import { useNaming } from "./use-naming.ts";
+
+const WIDE = 330;
+const HIGH = 300;
+
+export function LookExercise({ item, ...parts }: ExerciseParts & { readonly item: OneLook }) {
+  const { character, figure, told, choices, answer, near } = item;
+  const { said, setSaid, sure, finish, isTold } = useNaming(item, parts);
+  const [isHeard, setHeard] = useState(false);
+  const scale = Math.min(WIDE / (figure.right - figure.left), HIGH / (figure.top - figure.bottom));
+  return (
+    <PracticeFrame
+      label="One look"
+      isLow
+      light={
+        <>
+          <h1 className="view-title">{capital(CHARACTER_WORDS[character].plain)}</h1>
+          <p className="lead-in">Drawn anew each time. What is it?</p>
+          <div className="practice-two-columns">
+            <div>
+              <div className="practice-drawn" data-answer={isTold ? answer : undefined}>
+                <Drawing figure={figure} scale={scale} label={told} />
+              </div>
+              {isHeard ? (
+                <p className="practice-told">{capital(told)}</p>
+              ) : (
+                <button type="button" className="practice-hear" onClick={() => setHeard(true)}>
+                  Tell it in words
+                </button>
+              )}
+            </div>
+            <div>
+              <StateChoices
+                character={character}
+                states={choices}
+                said={said}
+                answer={isTold ? answer : undefined}
+                onSay={isTold ? undefined : setSaid}
+              />
+              {said !== undefined && <HowSure onSure={finish} said={sure} />}
+              {isTold && <GoOn {...parts} />}
+            </div>
+          </div>
+        </>
+      }
+      dark={
+        isTold ? (
+          <Uncovered character={character} answer={answer} near={near} isRight={said === answer} told={told} />
+        ) : (
+          <Covered>
+            <h2 className="practice-question">Name it before it is named.</h2>
+          </Covered>
+        )
+      }
+    />
+  );
+}
+
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+interface UncoveredProps {
+  readonly character: CharacterId;
+  readonly answer: string;
+  readonly near: readonly string[];
+  readonly isRight: boolean;
+  readonly told: string;
+}
+
+function Uncovered({ character, answer, near, isRight, told }: UncoveredProps) {
+  const means = (state: string) => glossesOf(character)?.[state];
+  return (
+    <>
+      <Told isRight={isRight}>{stateWords(character, answer)}</Told>
+      <p>{capital(told)}</p>
+      {near.length > 0 && (
+        <>
+          <p className="above-2 soft">People take it for these, so neither of them speaks against the other:</p>
+          <Choices label="Taken for" className="practice-near">
+            {near.map((state) => (
+              <div key={state} className="practice-near-one">
+                <StatePicture character={character} state={state} />
+                <span>
+                  <b>{stateWords(character, state)}</b>
+                  {means(state) !== undefined && <span className="soft">: {means(state)}</span>}
+                </span>
+              </div>
+            ))}
+          </Choices>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,62 @@
+/** What somebody is weakest at, on the dark half: dangers let through, pairs taken for each other. */
+import { dangersFare, type Share, type Try } from "@jittery-cap/core/trainer";
+import type { Confusion } from "../worker/practice-room.ts";
+import { useSheetLines } from "./use-sheet-lines.ts";
+
+const MOST = 6;
+
+/** A share in words; nothing is told from a few. */
+export const shareWords = ({ some, of, isTold, low, high }: Share): string =>
+  isTold ? `${some} of ${of}, that is ${percent(low)} to ${percent(high)} of 100` : `${some} of ${of}, too few to tell`;
+const percent = (share: number): string => String(Math.round(share * 100));
+
+interface WeakestProps {
+  readonly tries: readonly Try[];
+  /** The confusions that come first; told where nothing was let through. */
+  readonly ahead?: readonly Confusion[] | undefined;
+}
+
+export function Weakest({ tries, ahead = [] }: WeakestProps) {
+  const { nameOf, isDanger, isKnown } = useSheetLines();
+  const fares = isKnown ? dangersFare(tries, isDanger) : [];
+  const weak = fares.filter((one) => one.letThrough.some + one.confused.some > 0).slice(0, MOST);
+  if (weak.length === 0)
+    return (
+      <>
+        <p className="said">Learn the deadly first</p>
+        <p className="soft">
+          {tries.length === 0
+            ? "Here stands what you let through, until you let it through no more."
+            : `Nothing was let through in ${tries.length} ${tries.length === 1 ? "try" : "tries"}.`}
+        </p>
+        {ahead.length > 0 && (
+          <>
+            <h2 className="section-title above-3">These come first</h2>
+            <ul className="lines">
+              {ahead.map(({ danger, sought }) => (
+                <li key={danger.id} className="line practice-weak">
+                  <b>{danger.common}</b>
+                  <span className="soft">taken for {sought.common}</span>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </>
+    );
+  return (
+    <>
+      <p className="said">You let these through</p>
+      <ul className="lines">
+        {weak.map(({ sheet, letThrough, confused }) => (
+          <li key={sheet} className="line practice-weak">
+            <b>{nameOf(sheet)}</b>
+            {letThrough.some > 0 && <span>in the basket: {shareWords(letThrough)}</span>}
+            {confused.some > 0 && <span className="soft">taken for another: {shareWords(confused)}</span>}
+          </li>
+        ))}
+      </ul>
+      <p className="soft above-2">They come again until they do not.</p>
+    </>
+  );
+}

@@ -1,0 +1,110 @@
+/** A whole find: it stands there undrawn; looks cost minutes; leave, hold or basket; the nearest danger and its distance. */
+import type { Verdict } from "@jittery-cap/core";
+import type { TakenLook } from "@jittery-cap/core/trainer";
+import { useEffect, useState } from "react";
+import type { Item, WholeState, WholeTold } from "../worker/practice-room.ts";
+import { askPractice } from "./ask-practice.ts";
+import { type ExerciseParts, GoOn } from "./exercise-parts.tsx";
+import { TENTHS } from "./how-sure.tsx";
+import { NearestQuestion } from "./nearest-question.tsx";
+import { Covered, NoExercise, PracticeFrame } from "./practice-frame.tsx";
+import { WholeAnswer } from "./whole-answer.tsx";
+import { WholeLooks } from "./whole-looks.tsx";
+import { WholeTaught, WholeUncovered } from "./whole-told.tsx";
+
+type WholeItem = Pick<Extract<Item, { readonly kind: "whole" }>, "sheet" | "seed" | "skill">;
+type Look = Pick<TakenLook, "test" | "body">;
+
+/** What is said of the nearest danger. */
+export interface Nearest {
+  readonly sheet: string;
+  readonly mistakes: number | undefined;
+}
+
+interface WholeExerciseProps extends ExerciseParts {
+  readonly item: WholeItem;
+  /** Instead of "Next", where it belongs to something else. */
+  readonly title?: string;
+}
+
+export function WholeExercise({ item, title, ...parts }: WholeExerciseProps) {
+  const [looks, setLooks] = useState<readonly Look[]>([]);
+  const [state, setState] = useState<WholeState>();
+  const [nearest, setNearest] = useState<Nearest>();
+  const [verdict, setVerdict] = useState<Verdict>();
+  const [told, setTold] = useState<WholeTold>();
+  const [isFailed, setFailed] = useState(false);
+  useEffect(() => {
+    let isOver = false;
+    askPractice("whole", item.sheet, item.seed, looks, item.skill).then(
+      (now) => !isOver && setState(now),
+      () => !isOver && setFailed(true),
+    );
+    return () => {
+      isOver = true;
+    };
+  }, [item, looks]);
+
+  const finish = async (tenths: number) => {
+    if (verdict === undefined || told !== undefined) return;
+    const said = { verdict, nearest: nearest?.sheet, mistakes: nearest?.mistakes, sure: tenths / TENTHS };
+    const result = await askPractice("result", item.sheet, item.seed, looks, said).catch(() => undefined);
+    if (result === undefined) {
+      setFailed(true);
+      return;
+    }
+    setTold(result);
+    parts.keep({
+      isRight: result.isRight,
+      sure: said.sure,
+      verdict,
+      kind: item.sheet,
+      isLetThrough: result.isLetThrough,
+      isThrownAway: result.isThrownAway,
+      minutes: state?.minutes ?? 0,
+      shortestMinutes: result.shortest.minutes,
+      ...(result.isNearestRight === undefined ? {} : { isNearestRight: result.isNearestRight }),
+      ...(result.isDistanceRight === undefined ? {} : { isDistanceRight: result.isDistanceRight }),
+      looks: looks.map(({ test, body }) => ({ test, ...(body === undefined ? {} : { body }) })),
+    });
+  };
+
+  if (isFailed || state === undefined)
+    return (
+      <PracticeFrame
+        label="Whole find"
+        light={<NoExercise state={isFailed ? "failed" : "looking"} />}
+        dark={<Covered>{null}</Covered>}
+      />
+    );
+  return (
+    <PracticeFrame
+      label="Whole find"
+      light={
+        told === undefined ? (
+          <WholeLooks
+            state={state}
+            looks={looks}
+            title={title}
+            onLook={(look) => setLooks([...looks, look])}
+            answer={<WholeAnswer verdict={verdict} onVerdict={setVerdict} onSure={(tenths) => void finish(tenths)} />}
+          />
+        ) : (
+          <>
+            <WholeTaught told={told} state={state} />
+            <GoOn {...parts} />
+          </>
+        )
+      }
+      dark={
+        told === undefined ? (
+          <Covered>
+            <NearestQuestion dangers={state.dangers} said={nearest} onSay={setNearest} />
+          </Covered>
+        ) : (
+          <WholeUncovered told={told} />
+        )
+      }
+    />
+  );
+}
