@@ -18,6 +18,7 @@ import { Verdicts } from "./judging/verdicts.ts";
 import { Packets } from "./packets/packets.ts";
 import { Pictures } from "./pictures/pictures.ts";
 import { PlaceLinks } from "./places/place-links.ts";
+import { Rounds } from "./rounds/rounds.ts";
 import type { Sky, Station } from "./weather/station.ts";
 
 /** All parts, with the tables beneath them and how to bring them to rest. */
@@ -39,6 +40,7 @@ export function assemble(
   const documents = new Documents(database, models);
   const verdicts = new Verdicts(models, judging, logger);
   const live = new Live();
+  const roundsLive = new Live();
   const writer = new DocumentWriter(database, models, (rows) => {
     live.tell(rows);
     verdicts.heard(rows);
@@ -57,6 +59,8 @@ export function assemble(
     pictures: new Pictures(models, documents, writer),
     packets: new Packets(models, documents, writer),
     placeLinks: new PlaceLinks(models, documents),
+    rounds: new Rounds(models, (token) => roundsLive.nudge(token)),
+    roundsLive,
     track: trackAt,
     scale: scaleReading,
     secondPerson: simulatedOpinion,
@@ -67,6 +71,7 @@ export function assemble(
     models,
     close: async () => {
       live.close();
+      roundsLive.close();
       await verdicts.close();
       await judging.close();
     },

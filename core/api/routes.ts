@@ -13,6 +13,7 @@ import {
   withdrawPacket,
 } from "./packets.ts";
 import { listPlaceLinks, makePlaceLink, openPlaceLink, withdrawPlaceLink } from "./places.ts";
+import { answerRound, endRound, joinRound, listRounds, makeRound, readRound, showRound, watchRound } from "./rounds.ts";
 import { readSky, readWeather, simulatedPosition, simulatedScale } from "./surroundings.ts";
 
 export const ROUTES = {
@@ -43,6 +44,14 @@ export const ROUTES = {
   listPlaceLinks,
   withdrawPlaceLink,
   openPlaceLink,
+  makeRound,
+  listRounds,
+  readRound,
+  showRound,
+  endRound,
+  joinRound,
+  answerRound,
+  watchRound,
   readWeather,
   readSky,
   simulatedPosition,

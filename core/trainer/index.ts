@@ -1,5 +1,19 @@
 /** The front door of the trainer: made specimens, exercises, what comes next, how well, rounds that are taught. */
 export {
+  MOST_ITEMS,
+  PRACTICE_SET_FORMAT,
+  type PracticeSet,
+  practiceSetSchema,
+  type RoundAnswer,
+  roundAnswerSchema,
+  type SetItem,
+  type Shown,
+  setItemSchema,
+  shownSchema,
+  type Tally,
+  tallyOf,
+} from "../practice/round.ts";
+export {
   EXERCISE_WORDS,
   EXERCISES,
   type Exercise,

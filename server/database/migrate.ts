@@ -10,6 +10,7 @@ import * as demoFinds from "./migrations/2026-11-26-demo-finds.ts";
 import * as packetsWithdrawn from "./migrations/2026-11-26-packets-withdrawn.ts";
 import * as documents from "./migrations/2026-11-27-documents.ts";
 import * as placeLinks from "./migrations/2026-11-28-place-links.ts";
+import * as rounds from "./migrations/2026-11-29-rounds.ts";
 
 /** One step forward and, where nothing would be lost, back. */
 export interface Migration {
@@ -27,6 +28,7 @@ const MIGRATIONS: readonly (readonly [string, Migration])[] = [
   ["2026-11-26-packets-withdrawn", packetsWithdrawn],
   ["2026-11-27-documents", documents],
   ["2026-11-28-place-links", placeLinks],
+  ["2026-11-29-rounds", rounds],
 ];
 
 /** The migrations of a database. */

@@ -86,6 +86,30 @@ export interface PlaceLinkRow extends Model<InferAttributes<PlaceLinkRow>, Infer
   withdrawnAt: CreationOptional<Date | null>;
 }
 
+export interface RoundRow extends Model<InferAttributes<RoundRow>, InferCreationAttributes<RoundRow>> {
+  id: string;
+  ownerId: string;
+  token: string;
+  name: string;
+  items: unknown;
+  /** What the table shows. */
+  shown: unknown;
+  madeAt: Date;
+  withdrawnAt: CreationOptional<Date | null>;
+}
+
+export interface RoundAnswerRow
+  extends Model<InferAttributes<RoundAnswerRow>, InferCreationAttributes<RoundAnswerRow>> {
+  id: string;
+  roundId: string;
+  /** The phone. */
+  guest: string;
+  name: string;
+  at: number;
+  said: unknown;
+  saidAt: Date;
+}
+
 export interface DemoFindRow extends Model<InferAttributes<DemoFindRow>, InferCreationAttributes<DemoFindRow>> {
   ownerId: string;
   findId: string;
@@ -99,6 +123,8 @@ export interface Models {
   readonly pictures: ModelStatic<PictureRow>;
   readonly packets: ModelStatic<PacketRow>;
   readonly placeLinks: ModelStatic<PlaceLinkRow>;
+  readonly rounds: ModelStatic<RoundRow>;
+  readonly roundAnswers: ModelStatic<RoundAnswerRow>;
   readonly demoFinds: ModelStatic<DemoFindRow>;
 }
 
@@ -191,6 +217,25 @@ export function defineModels(database: Sequelize): Models {
         withdrawnAt: perhapsMoment(),
       },
       { tableName: "place_links", ...plain },
+    ),
+    rounds: database.define<RoundRow>(
+      "round",
+      {
+        id: key(),
+        ownerId: id(),
+        token: { type: DataTypes.CHAR(32), allowNull: false },
+        name: word(80),
+        items: json(),
+        shown: { type: DataTypes.JSON, allowNull: true },
+        madeAt: moment(),
+        withdrawnAt: perhapsMoment(),
+      },
+      { tableName: "rounds", ...plain },
+    ),
+    roundAnswers: database.define<RoundAnswerRow>(
+      "roundAnswer",
+      { id: key(), roundId: id(), guest: id(), name: word(80), at: count(), said: json(), saidAt: moment() },
+      { tableName: "round_answers", ...plain },
     ),
     demoFinds: database.define<DemoFindRow>(
       "demoFind",

@@ -34,6 +34,11 @@ export class Live {
     for (const [ownerId, place] of places) this.channels.get(ownerId)?.broadcast({ place }, "changed");
   }
 
+  /** Tells whoever listens for a key that something is other than it was. */
+  nudge(key: string): void {
+    this.channels.get(key)?.broadcast({ place: 0 }, "changed");
+  }
+
   /** Ends all streams: the server is being stopped. */
   close(): void {
     for (const response of this.listening) response.end();

@@ -10,6 +10,7 @@ import { documentHandlers } from "./handlers/documents.ts";
 import { findHandlers } from "./handlers/finds.ts";
 import { packetHandlers } from "./handlers/packets.ts";
 import { placeHandlers } from "./handlers/places.ts";
+import { roundHandlers } from "./handlers/rounds.ts";
 import { surroundingsHandlers } from "./handlers/surroundings.ts";
 import type { Parts } from "./parts.ts";
 import { problemHandler, sendProblem } from "./problem.ts";
@@ -78,6 +79,7 @@ export function createApp(parts: Parts, running: Running = {}): Express {
       ...findHandlers(parts),
       ...packetHandlers(parts),
       ...placeHandlers(parts),
+      ...roundHandlers(parts),
       ...surroundingsHandlers(parts),
     },
     actorOf,

@@ -11,6 +11,7 @@ import type { Verdicts } from "../judging/verdicts.ts";
 import type { Packets } from "../packets/packets.ts";
 import type { Pictures } from "../pictures/pictures.ts";
 import type { PlaceLinks } from "../places/place-links.ts";
+import type { Rounds } from "../rounds/rounds.ts";
 import type { Sky, Station } from "../weather/station.ts";
 
 /** A position as a receiver gives it. */
@@ -33,6 +34,9 @@ export interface Parts {
   readonly pictures: Pictures;
   readonly packets: Packets;
   readonly placeLinks: PlaceLinks;
+  readonly rounds: Rounds;
+  /** Phones at the tables, by the token of their round. */
+  readonly roundsLive: Live;
   readonly logger: Logger;
   /** The weather station, where there is one. */
   readonly station?: Station | undefined;
