@@ -106,6 +106,22 @@ const views: RouteObject[] = [
     lazy: () => import("./practice/test-view.tsx").then(({ TestView }) => ({ Component: TestView })),
   },
   {
+    path: "practice/teach",
+    lazy: () => import("./practice/teach/teach-view.tsx").then(({ TeachView }) => ({ Component: TeachView })),
+  },
+  {
+    path: "practice/teach/:id",
+    lazy: () => import("./practice/teach/table-view.tsx").then(({ TableView }) => ({ Component: TableView })),
+  },
+  {
+    path: "practice/teach/:id/paper",
+    lazy: () => import("./practice/teach/set-paper.tsx").then(({ SetPaper }) => ({ Component: SetPaper })),
+  },
+  {
+    path: "round/:token",
+    lazy: () => import("./practice/teach/phone-view.tsx").then(({ PhoneView }) => ({ Component: PhoneView })),
+  },
+  {
     path: "practice/own",
     lazy: () => import("./practice/own-view.tsx").then(({ OwnView }) => ({ Component: OwnView })),
   },

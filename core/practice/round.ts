@@ -1,7 +1,7 @@
 /** A round that is taught: made finds on one screen, answered from many phones, and what of it who may see. */
 import { z } from "zod";
 import { findSchema } from "../find/schema.ts";
-import { isTaxonId } from "../find/taxa.ts";
+import { isTaxonId, TIERS } from "../find/taxa.ts";
 import { VERDICTS } from "../judge/verdict.ts";
 
 /** Finds in one set. */
@@ -26,7 +26,7 @@ export const practiceSetSchema = z.strictObject({
 });
 export type PracticeSet = z.infer<typeof practiceSetSchema>;
 
-const line = z.strictObject({ id: taxon, common: z.string().max(120), tier: z.string().max(20) });
+const line = z.strictObject({ id: taxon, common: z.string().max(120), tier: z.enum(TIERS) });
 
 /** What the table shows: how far the find was looked at, and, once it is uncovered, what it was. */
 export const shownSchema = z.strictObject({
@@ -35,7 +35,16 @@ export const shownSchema = z.strictObject({
   find: findSchema,
   /** The day and the bodies, a clause each; what the looks showed. */
   conditions: z.array(z.string().max(300)).max(12),
-  looks: z.array(z.strictObject({ text: z.string().max(200), saw: z.string().max(1000) })).max(120),
+  looks: z
+    .array(
+      z.strictObject({
+        test: z.string().max(60),
+        body: z.string().max(8).optional(),
+        text: z.string().max(200),
+        saw: z.string().max(1000),
+      }),
+    )
+    .max(120),
   minutes: z.number().nonnegative().max(10_000),
   /** Dangers among which the nearest is named. */
   dangers: z.array(line).max(12),

@@ -44,6 +44,11 @@ export function courseOf({ syndrome = "", onsetHours }: Sheet): string {
   const course = COURSES.find(([begins]) => syndrome.startsWith(begins))?.[1] ?? NOT_KNOWN;
   if (onsetHours === undefined) return course;
   const [from, to] = onsetHours;
-  const words = (hours: number) => (hours >= 48 ? `${Math.round(hours / 24)} days` : `${hours} hours`);
-  return `It begins ${words(from)} to ${words(to)} after the meal. ${course}`;
+  return `It begins ${timeWords(from)} to ${timeWords(to)} after the meal. ${course}`;
+}
+
+function timeWords(hours: number): string {
+  if (hours >= 48) return `${Math.round(hours / 24)} days`;
+  if (hours < 1) return `${Math.round(hours * 60)} minutes`;
+  return hours === 1 ? "an hour" : `${hours} hours`;
 }

@@ -1,6 +1,7 @@
 /** These two: a danger and the kind that it is taken for, with little seen of either: which look decides it, and then which is which. */
 import { figureOf } from "../figure/figure.ts";
 import type { Figure } from "../figure/shapes.ts";
+import { dangerNeighbours } from "../find/neighbours.ts";
 import type { Body, Find } from "../find/schema.ts";
 import { type Age, CHARACTER_IDS, type CharacterId, canBeHard, definitionOf } from "../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
@@ -38,7 +39,8 @@ const AT_FIRST: readonly CharacterId[] = ["cap-shape", "cap-colour", "cap-surfac
 const LOOKS = 4;
 /** At the most so many of them decide it. */
 const DECIDING = 2;
-const AGES: readonly Age[] = ["mature", "young"];
+/** In turn; what is closed all round is told apart as a button. */
+const AGES: readonly Age[] = ["mature", "young", "button"];
 const TRIES = 6;
 
 /** Makes one. @returns undefined where no look that the sheets tell decides it */
@@ -69,8 +71,9 @@ function tryTwo(skill: string, danger: Sheet, sought: Sheet, age: Age, seed: str
   const both = CHARACTER_IDS.filter(
     (one) => definitionOf(one).of === "body" && specimens.every(({ truth }) => truth.has(one)),
   );
-  const decides = (character: CharacterId) =>
-    isOutside(specimens[0], sheets[1], character) && isOutside(specimens[1], sheets[0], character);
+  const ofSought = specimens[dangerAt === 0 ? 1 : 0];
+  // what tells them is what the good one shows and the danger never does, nor anything that people take for it
+  const decides = (character: CharacterId) => !NO_TEST.has(character) && isBeyond(ofSought, danger, character);
   const asked = both.filter((one) => !NOT_ASKED.has(one));
   // what decides it is not among what is seen already
   const deciding = hardFirst(pickSome(chance, asked.filter(decides), asked.length)).slice(0, DECIDING);
@@ -110,11 +113,24 @@ const inAnyOrder = (chance: Chance, characters: readonly CharacterId[]): Charact
 const hardFirst = (characters: readonly CharacterId[]): CharacterId[] =>
   [...characters].sort((one, other) => Number(canBeHard(other)) - Number(canBeHard(one)));
 
-/** Whether what a body shows of a character is nothing that another kind ever shows, at whatever age. */
-function isOutside({ truth }: Specimen, sheet: Sheet, character: CharacterId): boolean {
-  const tables = Object.values(sheet.characters[character] ?? {});
+/** Colours and shapes that differ and decide nothing: no hard points, and sun, rain and age change them. */
+const NO_TEST: ReadonlySet<CharacterId> = new Set([
+  "cap-colour",
+  "cap-colour-centre",
+  "cap-shape",
+  "cap-margin",
+  "ring-colour",
+  "ring-place",
+  "stem-colour",
+  "underside-colour",
+]);
+
+/** Whether what a body shows of a character is nothing that a danger of the same age ever shows, nor next to that. */
+function isBeyond({ truth, age }: Specimen, danger: Sheet, character: CharacterId): boolean {
+  const table = danger.characters[character]?.[age];
   const shown = truth.get(character) ?? [];
-  return tables.length > 0 && shown.length > 0 && shown.every((state) => tables.every((table) => !(state in table)));
+  if (table === undefined || shown.length === 0) return false;
+  return shown.every((state) => [state, ...dangerNeighbours(character, state)].every((one) => !(one in table)));
 }
 
 function drawBody({ age, measures, truth }: Specimen, characters: readonly CharacterId[]): Figure {

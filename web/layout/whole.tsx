@@ -18,7 +18,8 @@ const OutingKeeper = lazy(() => import("../outing/keeper.tsx").then((module) => 
 export function Whole() {
   const { state } = useNavigation();
   const isPacket = useMatch("/packet/:token") !== null;
-  const isGuest = useMatch("/place/:token") !== null || isPacket;
+  const isRound = useMatch("/round/:token") !== null;
+  const isGuest = useMatch("/place/:token") !== null || isPacket || isRound;
   // whoever has a link sees what is behind it: nothing of the finder's is fetched beside it
   useEffect(() => (isGuest ? undefined : keepMatching()), [isGuest]);
   useEffect(() => (isGuest ? undefined : keepSettings()), [isGuest]);

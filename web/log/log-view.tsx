@@ -1,6 +1,5 @@
 /** Finds: every find with how it stands by today's sheets and what became of it, and a new one at one touch. */
 
-import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useLiveQuery } from "dexie-react-hooks";
@@ -19,6 +18,10 @@ import { LogDark } from "./log-dark.tsx";
 
 // the finds come before what they can be searched by
 const LogAsked = lazy(() => import("./log-asked.tsx").then((module) => ({ default: module.LogAsked })));
+// and before what is told beside them
+const notesModule = () => import("./log-notes.tsx");
+const LogNotes = lazy(() => notesModule().then((module) => ({ default: module.LogNotes })));
+const LogNotesLow = lazy(() => notesModule().then((module) => ({ default: module.LogNotesLow })));
 // who has no finds yet waits for no rows, and who has some for no first evening
 const linesModule = () => import("./log-lines.tsx");
 const LogLines = lazy(() => linesModule().then((module) => ({ default: module.LogLines })));
@@ -81,14 +84,9 @@ export function LogView() {
               }}
             />
           </Suspense>
-          <div className="log-notes">
-            {sync.state === "unreachable" && (
-              <Alert severity="info" role="status">
-                The server cannot be reached. Shown is what is on this device.
-              </Alert>
-            )}
-            {refusal !== undefined && <Alert severity="error">{refusal}</Alert>}
-          </div>
+          <Suspense fallback={null}>
+            <LogNotes isAway={sync.state === "unreachable"} refusal={refusal} />
+          </Suspense>
           <Suspense fallback={LOOKING}>
             {!isKnown ? (
               LOOKING
@@ -101,34 +99,12 @@ export function LogView() {
             )}
           </Suspense>
           {/* below the lines, which must not move under a thumb when one of these comes or goes */}
-          <div className="log-notes log-notes-low">
-            <Waiting count={page?.waiting ?? 0} />
-            {removed !== undefined && (
-              <Alert
-                severity="info"
-                role="status"
-                action={
-                  <Button variant="quiet" onClick={() => void bringBack(removed)}>
-                    Bring it back
-                  </Button>
-                }
-              >
-                “{removed.content.label ?? "A find"}” was put away.
-              </Alert>
-            )}
-          </div>
+          <Suspense fallback={null}>
+            <LogNotesLow waiting={page?.waiting ?? 0} removed={removed} onBringBack={(find) => void bringBack(find)} />
+          </Suspense>
         </>
       }
       dark={<LogDark isKnown={isKnown} />}
     />
-  );
-}
-
-function Waiting({ count }: { readonly count: number }) {
-  if (count === 0) return null;
-  return (
-    <Alert severity="info" role="status">
-      {count === 1 ? "1 change" : `${count} changes`} on this device only; sent as soon as there is a server.
-    </Alert>
   );
 }

@@ -1,5 +1,6 @@
 /** How sure somebody was against how often they were right: on the line, both are the same. */
 import type { Calibration } from "@jittery-cap/core/trainer";
+import { lineWords } from "./calibration-words.ts";
 
 const SIDE = 260;
 const PAD = 34;
@@ -49,17 +50,4 @@ export function CalibrationLine({ calibration }: { readonly calibration: Calibra
       </div>
     </div>
   );
-}
-
-/** The line in words. */
-export function lineWords({ bins }: Calibration): string {
-  const told = bins.filter((bin) => bin.right.isTold);
-  if (told.length === 0) return "Too few tries to tell how sure you may be.";
-  const surest = told.at(-1);
-  if (surest === undefined) return "";
-  const { sure, right } = surest;
-  const tenths = (share: number) => (share * 10).toFixed(1).replace(/\.0$/, "");
-  const over =
-    sure > right.high ? "You are surer than you are right: " : sure < right.low ? "You know more than you say: " : "";
-  return `${over}where you said ${tenths(sure)} of ten, ${tenths(right.some / right.of)} of ten were right (${right.some} of ${right.of}).`;
 }

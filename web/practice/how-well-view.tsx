@@ -6,9 +6,10 @@ import { sheetPath } from "../addresses.ts";
 import { CalibrationLine } from "./calibration-line.tsx";
 import { History } from "./history.tsx";
 import { PracticeFrame } from "./practice-frame.tsx";
+import { shareWords } from "./practice-words.ts";
 import { usePractice } from "./use-practice.ts";
 import { useSheetLines } from "./use-sheet-lines.ts";
-import { shareWords, Weakest } from "./weakest.tsx";
+import { Weakest } from "./weakest.tsx";
 
 export function HowWellView() {
   const practice = usePractice();

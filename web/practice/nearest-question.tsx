@@ -13,9 +13,11 @@ interface NearestQuestionProps {
   readonly dangers: readonly SheetLine[];
   readonly said: Nearest | undefined;
   readonly onSay: (nearest: Nearest) => void;
+  /** Only among these: whoever answers from a phone has no sheets. */
+  readonly isAll?: boolean;
 }
 
-export function NearestQuestion({ dangers, said, onSay }: NearestQuestionProps) {
+export function NearestQuestion({ dangers, said, onSay, isAll = false }: NearestQuestionProps) {
   const [all, setAll] = useState<readonly SheetLine[]>();
   const other = all?.find((one) => one.id === said?.sheet && dangers.every(({ id }) => id !== one.id));
   const shown = other === undefined ? dangers : [...dangers, other];
@@ -46,7 +48,7 @@ export function NearestQuestion({ dangers, said, onSay }: NearestQuestionProps) 
           </li>
         ))}
       </ul>
-      {all === undefined ? (
+      {isAll ? null : all === undefined ? (
         <Button variant="quiet" onClick={() => void askPractice("dangers").then(setAll, () => undefined)}>
           Another one
         </Button>

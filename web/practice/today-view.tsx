@@ -10,6 +10,7 @@ import { ChooseRegion } from "../layout/choose-region.tsx";
 import type { Confusion } from "../worker/practice-room.ts";
 import { askPractice } from "./ask-practice.ts";
 import { PracticeFrame } from "./practice-frame.tsx";
+import { standsWords } from "./practice-words.ts";
 import { type Practice, usePractice } from "./use-practice.ts";
 import { Weakest } from "./weakest.tsx";
 
@@ -93,6 +94,17 @@ function Light({ practice }: { readonly practice: Practice | undefined }) {
           </Button>
         </form>
       </section>
+      <section className="section" aria-labelledby="teach">
+        <h2 id="teach" className="section-title">
+          For a table, or a club night
+        </h2>
+        <p className="section-about">
+          One screen shows a find, everybody answers from their own phone, and it is uncovered together.
+        </p>
+        <Button component={Link} to="/practice/teach" size="large">
+          Teach a round
+        </Button>
+      </section>
       <Where />
     </>
   );
@@ -115,20 +127,6 @@ const TEN: Readonly<Record<number, string>> = {
   9: "Nine",
   10: "Ten",
 };
-
-/** How it stands, in a sentence or two. */
-export function standsWords({ due, fresh, daysAway, daysToCatchUp }: Today, tries: number): string {
-  if (tries === 0)
-    return "Ten minutes a day are enough. Mistakes made here hurt nobody; what goes wrong comes back until it does not.";
-  const away =
-    daysAway !== undefined && daysAway > 30
-      ? `You were away for ${Math.round(daysAway / 30)} months; nothing is lost. `
-      : "";
-  const catchUp = daysToCatchUp > 1 ? ` At ten minutes a day that is caught up in ${daysToCatchUp} days.` : "";
-  const dueWords = due === 0 ? "Nothing is due." : `${due} ${due === 1 ? "thing is" : "things are"} due.`;
-  const freshWords = fresh === 0 ? "" : ` ${fresh} new ${fresh === 1 ? "one" : "ones"} today at the most.`;
-  return `${away}${dueWords}${catchUp}${freshWords}`;
-}
 
 /** Where somebody learned first: the local double of what was good there is asked for more. */
 function Where() {

@@ -1,14 +1,10 @@
 /** What somebody is weakest at, on the dark half: dangers let through, pairs taken for each other. */
-import { dangersFare, type Share, type Try } from "@jittery-cap/core/trainer";
+import { dangersFare, type Try } from "@jittery-cap/core/trainer";
 import type { Confusion } from "../worker/practice-room.ts";
+import { shareWords } from "./practice-words.ts";
 import { useSheetLines } from "./use-sheet-lines.ts";
 
 const MOST = 6;
-
-/** A share in words; nothing is told from a few. */
-export const shareWords = ({ some, of, isTold, low, high }: Share): string =>
-  isTold ? `${some} of ${of}, that is ${percent(low)} to ${percent(high)} of 100` : `${some} of ${of}, too few to tell`;
-const percent = (share: number): string => String(Math.round(share * 100));
 
 interface WeakestProps {
   readonly tries: readonly Try[];

@@ -5,6 +5,7 @@ import { type ReactNode, useState } from "react";
 import { BodiesRow } from "../specimen/bodies-row.tsx";
 import type { WholeState } from "../worker/practice-room.ts";
 import { MadeFigure } from "./made-figure.tsx";
+import { costWords } from "./practice-words.ts";
 
 type Look = Pick<TakenLook, "test" | "body">;
 
@@ -14,13 +15,6 @@ interface WholeLooksProps {
   readonly onLook: (look: Look) => void;
   readonly answer: ReactNode;
   readonly title: string | undefined;
-}
-
-/** Minutes, or a night, in words. */
-export function costWords({ minutes, waitHours }: Pick<TakenLook, "minutes" | "waitHours">): string {
-  if (waitHours >= 6) return "a night";
-  if (minutes === 0) return "";
-  return minutes < 1 ? "half a minute" : `${minutes} min`;
 }
 
 const minutesSpent = ({ minutes, waitHours }: WholeState): string => {

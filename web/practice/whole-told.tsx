@@ -5,17 +5,8 @@ import { VERDICT_WORDS } from "../standing/verdict-words.ts";
 import type { WholeState, WholeTold } from "../worker/practice-room.ts";
 import { Told } from "./exercise-parts.tsx";
 import { MadeFigure } from "./made-figure.tsx";
-import { costWords } from "./whole-looks.tsx";
-
-/** In one line what came of it, the gravest first. */
-export function outcomeWords(told: WholeTold): string {
-  const { said, verdict, kind } = told;
-  if (told.isLetThrough) return `the ${kind.common} went into the basket`;
-  if (told.isTooEarly) return `too early; by what was seen it is ${VERDICT_WORDS[verdict].toLowerCase()}`;
-  if (told.isThrownAway) return `the ${kind.common} was left for nothing`;
-  if (told.isRight) return `${VERDICT_WORDS[said.verdict].toLowerCase()}, the ${kind.common}`;
-  return `it was held; by what was seen it is ${VERDICT_WORDS[verdict].toLowerCase()}`;
-}
+import { outcomeWords } from "./outcome-words.ts";
+import { costWords } from "./practice-words.ts";
 
 export function WholeTaught({ told, state }: { readonly told: WholeTold; readonly state: WholeState }) {
   const { kind, shortest, looks, course } = told;

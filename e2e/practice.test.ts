@@ -1,0 +1,225 @@
+import { expect } from "chai";
+import type { Page } from "playwright-core";
+import { type Application, PHONE, startApplication } from "./application.ts";
+
+/** What this device has kept of practice, as the server holds it. */
+async function triesOf(application: Application, page: Page): Promise<Record<string, unknown>[]> {
+  const reply = await page.request.get(`${application.address}/api/documents?after=0&limit=500`);
+  const { documents } = (await reply.json()) as {
+    documents: { kind: string; content: { tries?: Record<string, unknown>[] } }[];
+  };
+  return documents.filter((one) => one.kind === "sitting").flatMap((one) => one.content.tries ?? []);
+}
+
+async function untilTries(
+  application: Application,
+  page: Page,
+  many: number,
+  exercise: string,
+): Promise<Record<string, unknown>[]> {
+  for (let turn = 0; turn < 100; turn += 1) {
+    const tries = (await triesOf(application, page)).filter((one) => one.exercise === exercise);
+    if (tries.length >= many) return tries;
+    await page.waitForTimeout(100);
+  }
+  throw new Error(`the server did not come to hold ${many} tries`);
+}
+
+describe("practice", () => {
+  let application: Application;
+  before(async () => {
+    application = await startApplication("yes");
+  });
+  after(() => application.stop());
+
+  it("a whole find by thumb: looks cost minutes, the dark half is covered until it is said, and then tells", async () => {
+    const { page, context } = await application.open(PHONE);
+    await page.goto(`${application.address}/practice/whole`);
+    await page.getByText("Covered until you have said it").waitFor();
+    expect(await page.getByTestId("whole-told").count()).to.equal(0);
+    for (const look of ["look-under", "look-at-cap"]) {
+      await page.locator(`[data-look="${look}"]`).first().tap();
+      await page.locator(`[data-taken="${look}"]`).first().waitFor();
+    }
+    await page.getByRole("heading", { level: 1, name: /1\.5 minutes spent/ }).waitFor();
+    // the danger that is held to be the nearest, on the dark half
+    await page.locator('[data-danger] [data-mistakes="1"]').first().tap();
+    await page.locator('[data-say="hold"]').tap();
+    await page.locator('[data-sure="6"]').tap();
+    await page.getByTestId("whole-told").waitFor();
+    await page.getByText("By what you had seen").waitFor();
+    const rows = await page.locator(".practice-table tbody tr").count();
+    expect(rows).to.be.greaterThan(4);
+    const [kept] = await untilTries(application, page, 1, "whole");
+    expect(kept).to.include({ verdict: "hold", sure: 0.6, minutes: 1.5 });
+    expect(kept?.looks).to.have.length(2);
+    await page.getByRole("button", { name: "Next" }).tap();
+    await page.getByRole("heading", { level: 1, name: "0 minutes spent" }).waitFor();
+    await context.close();
+  });
+
+  it("a danger in the basket ends the round, with the course of the poisoning told soberly", async () => {
+    const { page, context } = await application.open();
+    // a test by its word is the same for everybody: the first deadly one in it
+    await page.goto(`${application.address}/practice/test/angel`);
+    for (let turn = 0; turn < 20; turn += 1) {
+      await page.locator('[data-say="basket"]').click();
+      await page.locator('[data-sure="9"]').click();
+      await page.getByTestId("whole-told").waitFor();
+      if ((await page.getByTestId("course").count()) > 0) break;
+      await page.getByRole("button", { name: "Next" }).click();
+      await page.getByText(new RegExp(`find ${turn + 2} of 20`)).waitFor();
+    }
+    expect(await page.getByTestId("course").textContent()).to.match(/after the meal|not well known|passes/);
+    expect(await page.getByRole("status").first().textContent()).to.match(/^No: the .* went into the basket/);
+    await context.close();
+  });
+
+  it("one look by keyboard: a digit names it, a digit says how sure, Enter goes on", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/practice/look`);
+    const answered: string[] = [];
+    for (let turn = 0; turn < 3; turn += 1) {
+      const choices = page.locator(".practice-choice");
+      await choices.first().waitFor();
+      const before = await page.locator(".practice-drawn path").count();
+      expect(before).to.be.greaterThan(3);
+      await page.keyboard.press("2");
+      await page.locator(".practice-sure").waitFor();
+      await page.keyboard.press("8");
+      await page.locator("[data-answer]").waitFor();
+      answered.push((await page.locator("[data-answer]").getAttribute("data-answer")) ?? "");
+      await page.keyboard.press("Enter");
+      await page.locator("[data-answer]").waitFor({ state: "detached" });
+    }
+    expect(answered.every((one) => one !== "")).to.equal(true);
+    const tries = await untilTries(application, page, 3, "look");
+    expect(tries.length).to.be.at.least(3);
+    expect(tries.every((one) => one.sure === 0.8)).to.equal(true);
+    await context.close();
+  });
+
+  it("by ear: the drawing is told as it would be drawn, and never by its name", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/practice/look`);
+    const drawing = page.locator(".practice-drawn svg");
+    await drawing.waitFor();
+    const told = (await drawing.getAttribute("aria-label")) ?? "";
+    expect(told.length).to.be.greaterThan(10);
+    await page.getByRole("button", { name: "Tell it in words" }).click();
+    expect((await page.locator(".practice-told").textContent())?.toLowerCase()).to.equal(told.toLowerCase());
+    await context.close();
+  });
+
+  it("these two: the look first, then which; the wrong look is not made right by luck", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/practice/two`);
+    await page.locator("[data-look]").first().waitFor();
+    await page.keyboard.press("1");
+    await page.keyboard.press("1");
+    await page.keyboard.press("5");
+    const said = page.getByRole("status");
+    await said.waitFor();
+    const isRight = (await said.getAttribute("data-right")) === "true";
+    const [kept] = await untilTries(application, page, 1, "two");
+    expect(kept?.isRight).to.equal(isRight);
+    await page.getByRole("link", { name: "All that tells these two apart" }).waitFor();
+    await context.close();
+  });
+
+  it("what proves nothing and the lamp tell why, and all of it is told under How well", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/practice/nothing`);
+    await page.locator("[data-observation]").first().waitFor();
+    for (const one of await page.locator("[data-observation]").all())
+      await one.locator('[data-counts="false"]').click();
+    await page.locator('[data-sure="3"]').click();
+    await page.getByRole("status").waitFor();
+    await page.goto(`${application.address}/practice/lamp`);
+    await page.locator(".practice-choice").first().click();
+    await page.locator('[data-sure="4"]').click();
+    await page.getByRole("status").waitFor();
+    await page.goto(`${application.address}/practice/how-well`);
+    await page.getByRole("heading", { name: "Day by day" }).waitFor();
+    await page
+      .getByText(/Too few tries to tell|of ten were right/)
+      .first()
+      .waitFor();
+    await page.getByText(/Nothing here permits/).waitFor();
+    await context.close();
+  });
+
+  it("a find of one's own comes back months later without what became of it", async () => {
+    const { page, context } = await application.open();
+    await page.clock.setFixedTime(new Date("2027-03-01T10:00:00Z"));
+    await page.goto(`${application.address}/practice/own`);
+    await page.getByRole("heading", { name: "What would you say of it now?" }).waitFor();
+    const text = (await page.locator("main").textContent()) ?? "";
+    expect(text).not.to.match(/white ones|chanterelles by|orange cluster|grey brittle|pale one|basket-filler/);
+    await page.locator('[data-say="hold"]').click();
+    await page.locator('[data-sure="5"]').click();
+    await page.getByRole("link", { name: "What you did with it then" }).waitFor();
+    await context.close();
+  });
+});
+
+describe("a round at a table", () => {
+  let application: Application;
+  before(async () => {
+    application = await startApplication("no");
+  });
+  after(() => application.stop());
+
+  it("is answered from three phones, covered until it is uncovered, and survives a reload of the table", async () => {
+    const table = await application.open();
+    await table.page.goto(`${application.address}/practice/teach`);
+    await table.page.getByLabel("What the round is called").fill("Club night");
+    await table.page.getByRole("button", { name: "5 by chance" }).click();
+    await table.page.getByRole("button", { name: "Begin, 5 finds" }).click();
+    const link = await table.page.getByTestId("join-link").getAttribute("href");
+    if (link === null) throw new Error("no link");
+    const phones = await Promise.all([0, 1, 2].map(() => application.open(PHONE)));
+    const people = ["Ode", "Bram", "Tilde"];
+    for (const [index, { page }] of phones.entries()) {
+      await page.goto(link);
+      await page.getByLabel("Your name here").fill(people[index] ?? "");
+      await page.getByRole("button", { name: "Join" }).tap();
+      await page.getByText(/You are in/).waitFor();
+    }
+    await table.page.getByRole("button", { name: "Show the first find" }).click();
+    for (const { page } of phones) await page.getByText("Find 1 of 5").waitFor();
+    // what the table looks at is seen on every phone
+    await table.page.locator('[data-look="look-under"]').first().click();
+    for (const { page } of phones) await page.getByText(/Look under the cap/).waitFor();
+    for (const [index, { page }] of phones.entries()) {
+      await page.locator(`[data-say="${["basket", "hold", "leave"][index]}"]`).tap();
+      await page.locator('[data-sure="7"]').tap();
+      await page.getByTestId("phone-said").waitFor();
+      expect(await page.getByTestId("phone-told").count()).to.equal(0);
+    }
+    await table.page.getByText("3 have answered").waitFor();
+    expect(await table.page.getByTestId("table-answers").count()).to.equal(0);
+    await table.page.reload();
+    await table.page.getByText("3 have answered").waitFor();
+    await table.page.locator('[data-taken="look-under"]').waitFor();
+    await table.page.getByRole("button", { name: "Uncover" }).click();
+    await table.page.getByTestId("table-answers").waitFor();
+    const kind = await table.page.getByTestId("table-told").textContent();
+    expect(await table.page.locator("[data-verdict]").first().textContent()).to.match(/^Ode: basket/);
+    for (const { page } of phones) {
+      await page.getByTestId("phone-told").waitFor();
+      expect(await page.getByTestId("phone-title").textContent()).to.equal(kind);
+      await page.getByText("1 of 3 at this table had it in the basket.").waitFor();
+    }
+    await table.page.getByRole("button", { name: "Next find" }).click();
+    for (const { page } of phones) await page.getByText("Find 2 of 5").waitFor();
+    // ended, the link leads nowhere
+    const id = /teach\/([0-9a-f-]{36})/.exec(table.page.url())?.[1] ?? "";
+    await table.page.goto(`${application.address}/practice/teach/${id}/paper`);
+    await table.page.getByTestId("paper-answers").waitFor();
+    expect(await table.page.locator(".practice-paper-find").count()).to.equal(6);
+    await table.page.request.delete(`${application.address}/api/rounds/${id}`);
+    await phones[0]?.page.getByText(/was ended/).waitFor();
+    for (const { context } of [table, ...phones]) await context.close();
+  });
+});
