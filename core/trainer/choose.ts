@@ -110,6 +110,15 @@ export function weighed(
     });
 }
 
+/** How the exercises are mixed where nothing went wrong; ours: confusions kill, and looks are what they are told by. */
+const SHARE_OF: Readonly<Record<SkillKind, number>> = { pair: 0.5, look: 0.25, mask: 0.15, colour: 0.1 };
+
+/** A kind of skill weighs more for everything of it that is due and went wrong lately. */
+function kindWeight(open: readonly Weighed[], kind: SkillKind): number {
+  const wrong = open.filter(({ skill, remembered }) => skill.kind === kind && (remembered?.missed ?? 0) > 0).length;
+  return SHARE_OF[kind] * (1 + wrong);
+}
+
 /**
  * What comes next: what went wrong and is due again first, as that is what a person is weak at; then by weight and chance. Where
  * nothing is due and today's new ones are spent, what is nearest to its date: whoever goes on is not sent away.
@@ -126,7 +135,13 @@ export function chooseNext(
   const open = weighed(tries, learner, knowledge, now, dayBegan, kinds);
   const latest = tries.at(-1)?.skill;
   const others = open.filter(({ skill }) => skill.id !== latest);
-  const chosen = pickByWeight(chance, others.length > 0 ? others : open, ({ weight }) => weight);
+  const from = others.length > 0 ? others : open;
+  const kind = pickByWeight(chance, [...new Set(from.map(({ skill }) => skill.kind))], (one) => kindWeight(from, one));
+  const chosen = pickByWeight(
+    chance,
+    from.filter(({ skill }) => skill.kind === kind),
+    ({ weight }) => weight,
+  );
   if (chosen !== undefined) return chosen.skill;
   const memory = memoryOf(tries);
   const known = allSkills(knowledge).filter(({ kind, id }) => (kinds?.includes(kind) ?? true) && id !== latest);

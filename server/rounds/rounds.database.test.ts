@@ -110,6 +110,45 @@ describe("a round that is taught", () => {
     expect((await join("zz")).status).to.equal(400);
   });
 
+  it("tells every listening phone at once that something was changed, and lets nobody listen to a round that is none", async () => {
+    const { id, token } = await begin();
+    const server = made.app.listen(0, "127.0.0.1");
+    await new Promise((listening) => server.once("listening", listening));
+    try {
+      const address = server.address();
+      const port = typeof address === "object" && address !== null ? address.port : 0;
+      const end = new AbortController();
+      const stream = await fetch(`http://127.0.0.1:${port}/api/round-links/${token}/live`, { signal: end.signal });
+      expect(stream.headers.get("content-type")).to.contain("text/event-stream");
+      const reader = stream.body?.getReader();
+      const heard = async () => new TextDecoder().decode((await reader?.read())?.value);
+      let text = await heard();
+      await show(id, shownOf(0)).expect(204);
+      const until = Date.now() + 5000;
+      while ((text.match(/event: ?changed/g) ?? []).length < 2 && Date.now() < until) text += await heard();
+      expect((text.match(/event: ?changed/g) ?? []).length).to.be.at.least(2);
+      end.abort();
+      const none = await fetch(`http://127.0.0.1:${port}/api/round-links/${"0".repeat(32)}/live`);
+      expect(none.status).to.equal(404);
+    } finally {
+      server.closeAllConnections();
+      server.close();
+    }
+  });
+
+  it("keeps one answer of a phone that sends two at once", async () => {
+    const { id, token } = await begin();
+    await show(id, shownOf(0)).expect(204);
+    const guest = randomUUID();
+    const replies = await Promise.all([
+      say(token, { guest, verdict: "hold" }),
+      say(token, { guest, verdict: "leave" }),
+    ]);
+    expect(replies.some((reply) => reply.status === 201)).to.equal(true);
+    for (const reply of replies) expect(reply.status).to.be.lessThan(500);
+    expect((await join(token)).body.said).to.equal(1);
+  });
+
   it("names the field that is wrong, and keeps nothing of it", async () => {
     const { id, token } = await begin();
     await show(id, shownOf(0)).expect(204);

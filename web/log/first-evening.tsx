@@ -1,5 +1,6 @@
 /** An empty log is no empty screen: what the two halves are, and a first find by the hand. */
 import Button from "@mui/material/Button";
+import { Link } from "react-router";
 import { usePreferences } from "../device/preferences.ts";
 import { IN_HAND_LABEL } from "../specimen/specimen-in-hand.ts";
 
@@ -40,6 +41,9 @@ export function FirstEvening({ onBegin, isServerUnknown }: FirstEveningProps) {
         )}
         <Button size="large" onClick={() => onBegin({ isLed: false })}>
           Begin alone
+        </Button>
+        <Button size="large" component={Link} to="/practice/today">
+          Practise on made ones
         </Button>
       </div>
       <p className="soft">

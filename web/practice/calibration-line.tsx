@@ -15,7 +15,7 @@ export function CalibrationLine({ calibration }: { readonly calibration: Calibra
         <line x1={at(0)} y1={at(1)} x2={at(1)} y2={at(0)} className="practice-diagonal" />
         {[0, 0.5, 1].map((tick) => (
           <g key={tick}>
-            <text x={at(tick)} y={SIDE - 12} textAnchor="middle">
+            <text x={at(tick)} y={SIDE - 17} textAnchor="middle">
               {tick * 10}
             </text>
             <text x={PAD - 8} y={at(1 - tick) + 5} textAnchor="end">
@@ -35,7 +35,7 @@ export function CalibrationLine({ calibration }: { readonly calibration: Calibra
             <circle cx={at(sure)} cy={at(1 - right.some / right.of)} r="5" />
           </g>
         ))}
-        <text x={SIDE / 2} y={SIDE} textAnchor="middle" className="practice-axis">
+        <text x={SIDE / 2} y={SIDE - 1} textAnchor="middle" className="practice-axis">
           how sure, of ten
         </text>
       </svg>

@@ -4,6 +4,7 @@ import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
+import { useDigits } from "./use-digits.ts";
 import type { ShownItem } from "./use-item.ts";
 
 export interface ExerciseParts {
@@ -13,8 +14,11 @@ export interface ExerciseParts {
   readonly refusal: string | undefined;
 }
 
-/** How it stands today, and the way on. */
+const NO_DIGIT = () => undefined;
+
+/** How it stands today, and the way on, by touch or by Enter. */
 export function GoOn({ today, onNext, refusal }: Pick<ExerciseParts, "today" | "onNext" | "refusal">) {
+  useDigits(NO_DIGIT, onNext);
   return (
     <div className="practice-on">
       {refusal !== undefined && <Alert severity="error">{refusal}</Alert>}

@@ -15,7 +15,7 @@ export function NothingExercise({ item, ...parts }: ExerciseParts & { readonly i
   const { danger, conditions, observations, names } = item;
   const [said, setSaid] = useState<ReadonlyMap<string, boolean>>(new Map());
   const [sure, setSure] = useState<number>();
-  const { keep, onNext } = parts;
+  const { keep } = parts;
   const isTold = sure !== undefined;
   const isAllSaid = observations.every((one) => said.has(one.character));
   const wrong = observations.filter((one) => said.get(one.character) !== one.counts);
@@ -35,13 +35,10 @@ export function NothingExercise({ item, ...parts }: ExerciseParts & { readonly i
     [isAllSaid, sure, wrong.length, observations.length, keep],
   );
   const first = observations.find((one) => !said.has(one.character));
-  useDigits(
-    (digit) => {
-      if (first === undefined) finish(digit);
-      else if (digit === 1 || digit === 2) say(first, digit === 1);
-    },
-    isTold ? onNext : undefined,
-  );
+  useDigits((digit) => {
+    if (first === undefined) finish(digit);
+    else if (digit === 1 || digit === 2) say(first, digit === 1);
+  });
   return (
     <PracticeFrame
       label="What proves nothing today"

@@ -36,11 +36,17 @@ export function PracticeFrame({ label, light, dark, isLow = false }: PracticeFra
   );
 }
 
+interface CoveredProps {
+  readonly children: ReactNode;
+  /** What has to happen before it is uncovered. */
+  readonly until?: string;
+}
+
 /** What stands on the dark half before anything was said. */
-export function Covered({ children }: { readonly children: ReactNode }) {
+export function Covered({ children, until = "you have said it" }: CoveredProps) {
   return (
     <div className="practice-covered-half">
-      <p className="soft">Covered until you have said it</p>
+      <p className="soft">Covered until {until}</p>
       {children}
       <div aria-hidden="true" className="practice-cover" />
     </div>

@@ -24,7 +24,7 @@ export function TwoExercise({ item, ...parts }: ExerciseParts & { readonly item:
   const [look, setLook] = useState<TheseTwo["looks"][number]>();
   const [side, setSide] = useState<0 | 1>();
   const [sure, setSure] = useState<number>();
-  const { keep, onNext } = parts;
+  const { keep } = parts;
   const isTold = sure !== undefined;
   const isRight = look?.isDeciding === true && side === dangerAt;
   const finish = useCallback(
@@ -36,14 +36,11 @@ export function TwoExercise({ item, ...parts }: ExerciseParts & { readonly item:
     },
     [look, side, sure, dangerAt, danger, keep],
   );
-  useDigits(
-    (digit) => {
-      if (look === undefined) setLook(looks[digit - 1]);
-      else if (side === undefined) setSide(digit === 1 ? 0 : digit === 2 ? 1 : undefined);
-      else finish(digit);
-    },
-    isTold ? onNext : undefined,
-  );
+  useDigits((digit) => {
+    if (look === undefined) setLook(looks[digit - 1]);
+    else if (side === undefined) setSide(digit === 1 ? 0 : digit === 2 ? 1 : undefined);
+    else finish(digit);
+  });
   const figures = look?.figures ?? item.figures;
   return (
     <PracticeFrame

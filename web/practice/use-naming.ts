@@ -7,7 +7,7 @@ import { useDigits } from "./use-digits.ts";
 /** @param item the states to choose among, and the right one */
 export function useNaming(
   { choices, answer }: { readonly choices: readonly string[]; readonly answer: string },
-  { keep, onNext }: Pick<ExerciseParts, "keep" | "onNext">,
+  { keep }: Pick<ExerciseParts, "keep">,
 ) {
   const [said, setSaid] = useState<string>();
   const [sure, setSure] = useState<number>();
@@ -20,13 +20,10 @@ export function useNaming(
     },
     [said, isTold, answer, keep],
   );
-  useDigits(
-    (digit) => {
-      const choice = choices[digit - 1];
-      if (said !== undefined) finish(digit);
-      else if (choice !== undefined) setSaid(choice);
-    },
-    isTold ? onNext : undefined,
-  );
+  useDigits((digit) => {
+    const choice = choices[digit - 1];
+    if (said !== undefined) finish(digit);
+    else if (choice !== undefined) setSaid(choice);
+  });
   return { said, setSaid, sure, finish, isTold };
 }

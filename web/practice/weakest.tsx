@@ -42,7 +42,9 @@ export function Weakest({ tries, ahead = [] }: WeakestProps) {
     );
   return (
     <>
-      <p className="said">You let these through</p>
+      <p className="said">
+        {weak.some((one) => one.letThrough.some > 0) ? "You let these through" : "You took these for others"}
+      </p>
       <ul className="lines">
         {weak.map(({ sheet, letThrough, confused }) => (
           <li key={sheet} className="line practice-weak">

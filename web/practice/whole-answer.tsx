@@ -3,6 +3,7 @@ import { VERDICTS, type Verdict } from "@jittery-cap/core";
 import { Choices } from "../specimen/choices.tsx";
 import { VERDICT_WORDS } from "../standing/verdict-words.ts";
 import { HowSure } from "./how-sure.tsx";
+import { useDigits } from "./use-digits.ts";
 
 interface WholeAnswerProps {
   readonly verdict: Verdict | undefined;
@@ -11,6 +12,11 @@ interface WholeAnswerProps {
 }
 
 export function WholeAnswer({ verdict, onVerdict, onSure }: WholeAnswerProps) {
+  useDigits((digit) => {
+    const chosen = VERDICTS[digit - 1];
+    if (verdict !== undefined) onSure(digit);
+    else if (chosen !== undefined) onVerdict(chosen);
+  });
   return (
     <div className="practice-answer">
       <Choices label="What becomes of it?" className="practice-verdicts">

@@ -39,6 +39,10 @@ export function WholeLooks({ state, looks, onLook, answer, title }: WholeLooksPr
         {body !== undefined && <p className="unseen">{figureText(find, body)}</p>}
       </div>
       <div>
+        {/* what a look showed is said to who does not see it */}
+        <p className="unseen" role="status">
+          {taken.length === 0 ? "" : `${taken.at(-1)?.text}: ${taken.at(-1)?.saw}`}
+        </p>
         {title !== undefined && <p className="soft">{title}</p>}
         <h1 className="view-title">{minutesSpent(state)}</h1>
         <p className="lead-in">{conditions.join(" · ")}. What do you look at?</p>

@@ -14,7 +14,7 @@ interface TableAnswersProps {
 export function TableAnswers({ answers, told, hasBegun, all }: TableAnswersProps) {
   if (told === undefined)
     return (
-      <Covered>
+      <Covered until="you uncover it">
         <h2 className="practice-question" role="status">
           {hasBegun ? `${answers.length} ${answers.length === 1 ? "has" : "have"} answered` : "Nobody is asked yet"}
         </h2>

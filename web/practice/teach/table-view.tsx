@@ -9,6 +9,7 @@ import { teachPath } from "../../addresses.ts";
 import { ask as askServer, valueOrNothing } from "../../api/client.ts";
 import type { WholeState } from "../../worker/practice-room.ts";
 import { askPractice } from "../ask-practice.ts";
+import { MadeFigure } from "../made-figure.tsx";
 import { NoExercise, PracticeFrame } from "../practice-frame.tsx";
 import { WholeLooks } from "../whole-looks.tsx";
 import { JoinLink } from "./join-link.tsx";
@@ -177,7 +178,10 @@ export function TableView() {
                   Uncover
                 </Button>
               )}
-              <JoinWords token={round.token} />
+              <details>
+                <summary className="practice-hear">The link again</summary>
+                <JoinLink token={round.token} />
+              </details>
             </div>
           )}
         </>
@@ -210,21 +214,32 @@ const shownOf = (at: number, { find, conditions, taken, minutes, dangers }: Whol
 });
 
 function TableTold({ shown }: { readonly shown: Shown }) {
-  const { told } = shown;
+  const { told, find, looks } = shown;
   if (told === undefined) return null;
   return (
-    <>
-      <h1 className="view-title" data-testid="table-told" data-kind={told.kind.id}>
-        {told.kind.common}
-      </h1>
-      <p>
-        <span className="scientific">{told.scientific}</span>
-      </p>
-      <p className="large">{told.reasons[0]}</p>
-    </>
+    <div className="practice-whole practice-told-table">
+      <div className="practice-whole-figure">
+        {find.bodies.map((body) => (
+          <MadeFigure key={body.id} find={find} body={body} />
+        ))}
+      </div>
+      <div>
+        <h1 className="view-title" data-testid="table-told" data-kind={told.kind.id}>
+          {told.kind.common}
+        </h1>
+        <p>
+          <span className="scientific">{told.scientific}</span>
+        </p>
+        <p className="large">{told.reasons[0]}</p>
+        <ul className="lines">
+          {looks.map(({ test, body, text, saw }) => (
+            <li key={`${test} ${body}`} className="line practice-look-taken">
+              <b>{text}</b>
+              <span className="soft">{saw}</span>
+            </li>
+          ))}
+        </ul>
+      </div>
+    </div>
   );
-}
-
-function JoinWords({ token }: { readonly token: string }) {
-  return <span className="soft small">{`${location.host}/round/${token.slice(0, 6)}…`}</span>;
 }
