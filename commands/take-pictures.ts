@@ -6,25 +6,13 @@ import { PDFParse } from "pdf-parse";
 import { type Browser, chromium, type Page } from "playwright-core";
 import { seasonFinds } from "../demo/season.ts";
 import { type KitchenFind, kitchenFind, sit, sortAll, tickAll } from "../e2e/kitchen-finds.ts";
+import { AFTERNOON, DESK, PHONE, type Picture } from "./picture.ts";
+import { PICTURES_OF_PRACTICE } from "./pictures-of-practice.ts";
 
 const FOLDER = process.env.PICTURES ?? fileURLToPath(new URL("../docs/screenshots", import.meta.url));
 const DATA_FOLDER = ".data/pictures";
-const DESK = { width: 1280, height: 800 };
-const PHONE = { width: 390, height: 844 };
 
-interface Picture {
-  readonly name: string;
-  readonly size: typeof DESK;
-  /** The beginning of a demo find's label; left out for views without one. */
-  readonly find?: string;
-  readonly path: (id: string) => string;
-  readonly prepare?: (page: Page) => Promise<unknown>;
-  /** The clock of the picture, where it is not the present. */
-  readonly at?: Date;
-}
-
-/** The day on which what is cooked was found, and the night after it. */
-const AFTERNOON = new Date("2026-09-27T15:00:00+02:00");
+/** The night after the meal. */
 const NIGHT = new Date("2026-09-28T02:30:00+02:00");
 
 const PICTURES: readonly Picture[] = [
@@ -49,25 +37,9 @@ const PICTURES: readonly Picture[] = [
     path: (id) => `/finds/${id}/tests/prints`,
     prepare: readOnBlack,
   },
-  {
-    name: "tests-colour",
-    size: DESK,
-    find: "orange cluster",
-    path: (id) => `/finds/${id}/tests/colour`,
-    prepare: readColour,
-  },
   { name: "ill-phone", size: PHONE, path: () => "/ill", prepare: tellAMeal },
   { name: "decide-hold", size: DESK, find: "orange cluster", path: (id) => `/finds/${id}/decide` },
-  { name: "decide-basket", size: DESK, find: "white ones in an arc", path: (id) => `/finds/${id}/decide` },
-  {
-    name: "basket-desk",
-    size: DESK,
-    find: "white ones in an arc",
-    path: (id) => `/finds/${id}/decide`,
-    prepare: decideAndCarry,
-  },
   { name: "log-desk", size: DESK, path: () => "/finds", prepare: untilJudged },
-  { name: "kitchen-table", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: lookAtTheTable },
   { name: "kitchen-meal", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: cookAMeal },
   { name: "kitchen-store", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: callBackAJar },
   { name: "hospital-paper", size: DESK, path: () => "/ill", at: NIGHT, prepare: writeThePaper },
@@ -98,7 +70,7 @@ const PICTURES: readonly Picture[] = [
     path: () => "/season/places/0193a010-0000-7000-8000-000000000001",
     prepare: untilForetold,
   },
-  { name: "compare-desk", size: DESK, path: () => "/sheets/kuehneromyces-mutabilis/beside/galerina-marginata" },
+  ...PICTURES_OF_PRACTICE,
 ];
 
 /** An outing begun, with two finds, a place where nothing was, and the way between them. */
@@ -148,13 +120,6 @@ async function foundForTheKitchen(page: Page, names: readonly [string, string]):
   madeFinds.set(names[0], finds);
   await page.reload();
   return finds;
-}
-
-/** Half of what lies on the table was looked at. */
-async function lookAtTheTable(page: Page): Promise<void> {
-  const [first] = await foundForTheKitchen(page, ON_THE_TABLE);
-  await page.locator("[data-table]").first().waitFor();
-  if (first !== undefined) await sortAll(page, [first]);
 }
 
 /** A meal on the stove, with who eats. */
@@ -233,14 +198,6 @@ async function readOnBlack(page: Page): Promise<void> {
   await page.locator('[data-verdict][data-state="fresh"]').first().waitFor();
 }
 
-/** A simulated picture under warm light, read. */
-async function readColour(page: Page): Promise<void> {
-  await page.getByLabel("Simulated picture").selectOption("rust-brown");
-  await page.getByTestId("reading").waitFor();
-  await page.getByTestId("reading").scrollIntoViewIfNeeded();
-  await page.waitForTimeout(300);
-}
-
 /** A meal of a while ago and what is felt since, at the windows that are still open. */
 async function tellAMeal(page: Page): Promise<void> {
   const ago = new Date(Date.now() - 9 * 3_600_000);
@@ -256,25 +213,6 @@ async function tellAMeal(page: Page): Promise<void> {
 
 async function lookAtBody(page: Page, body: string): Promise<void> {
   await page.getByRole("button", { name: new RegExp(`^Body ${body}`) }).click();
-}
-
-/** A good find decided, and what is then in the basket. */
-async function decideAndCarry(page: Page): Promise<void> {
-  for (const [body, ending] of [
-    ["A", "basket"],
-    ["B", "looked-at-only"],
-    ["C", "basket-after-trimming"],
-  ] as const)
-    await page.getByLabel(`Ending of ${body}`).selectOption(ending);
-  await page.getByRole("group", { name: "Taken off C" }).getByRole("button", { name: "foot" }).click();
-  await page.getByRole("button", { name: "Decide, and freeze it" }).click();
-  await page.getByText(/The answer then was/).waitFor();
-  await page.goto(new URL("/kitchen/basket", page.url()).href);
-  await page.getByRole("button", { name: /Weigh/ }).first().click();
-  await page.waitForTimeout(500);
-  await page.getByLabel("A limit").fill("500");
-  await page.getByRole("button", { name: "grams" }).click();
-  await page.waitForTimeout(500);
 }
 
 /** Every find is there and judged. */

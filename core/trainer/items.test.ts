@@ -52,6 +52,17 @@ describe("a made find", () => {
       { numRuns: 60 },
     );
   });
+  it("never shows the colour of a ring that is not there, of a sac that is none, of gills under a sponge", () => {
+    for (const sheet of SHIPPED.sheets)
+      for (const seed of ["p", "q", "r"])
+        for (const { truth } of makeFind(sheet, seed).specimens.values()) {
+          const ring = truth.get("ring");
+          if (ring?.join() === "none")
+            expect(truth.has("ring-colour") || truth.has("ring-place"), sheet.id).to.equal(false);
+          if (truth.has("sac-colour")) expect(truth.get("base"), sheet.id).to.include("sac");
+          if (truth.get("underside")?.join() === "pores") expect(truth.has("gill-colour"), sheet.id).to.equal(false);
+        }
+  });
   it("charges every look once, and a look that was taken is not offered again", () => {
     fc.assert(
       fc.property(

@@ -11,7 +11,7 @@ import type { Sheet } from "../knowledge/sheet.ts";
 import { FIELD_TESTS, type FieldTest, testWords } from "../next/field-tests.ts";
 import { chanceOf, happens } from "./chance.ts";
 import { lookedAt, timeAndPlaceOf } from "./looking.ts";
-import { bareBody, type Day, drawSite, drawSpecimen, drawWeather, type Specimen } from "./specimen.ts";
+import { bareBody, coherent, type Day, drawSite, drawSpecimen, drawWeather, type Specimen } from "./specimen.ts";
 
 /** How often a thing happens in the practised wood; ours. */
 const OFTEN = {
@@ -70,7 +70,7 @@ export function makeFind(sheet: Sheet, seed: string, day: Day = "any"): MadeFind
         ["A", "young"],
         ["B", "mature"],
       ] as const);
-  const specimens = new Map(ages.map(([id, age]) => [id, drawSpecimen(chance, sheet, age, day)]));
+  const specimens = new Map(ages.map(([id, age]) => [id, coherent(drawSpecimen(chance, sheet, age, day))]));
   const lost: Lift | undefined =
     day === "any" && happens(chance, OFTEN.footLost) ? (happens(chance, 0.5) ? "mown" : "cut") : undefined;
   const find = findSchema.parse({
@@ -165,7 +165,7 @@ const NOTHING_THERE = "nothing of that is there";
 function withBody(made: MadeFind, id: string, age: Age): Performed {
   const chance = chanceOf(made.seed, id, "another");
   if (!happens(chance, OFTEN.another)) return { ...made, saw: "none stands near" };
-  const specimen = drawSpecimen(chance, made.sheet, age, made.day);
+  const specimen = coherent(drawSpecimen(chance, made.sheet, age, made.day));
   return {
     specimens: new Map([...made.specimens, [id, specimen]]),
     find: { ...made.find, bodies: [...made.find.bodies, bareBody(id, specimen, "standing")] },

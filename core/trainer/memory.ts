@@ -48,8 +48,8 @@ export function memoryOf(tries: readonly Tried[]): ReadonlyMap<string, Remembere
 
 function remembered(tries: readonly Tried[]): Remembered {
   const first = tries[0]?.at ?? 0;
-  let card = createEmptyCard(new Date(first));
-  for (const one of tries) card = SCHEDULER.next(card, new Date(one.at), gradeOf(one)).card;
+  let card = createEmptyCard(first);
+  for (const one of tries) card = SCHEDULER.next(card, one.at, gradeOf(one)).card;
   const latest = tries.slice(-LATEST);
   return {
     card,
@@ -63,5 +63,4 @@ function remembered(tries: readonly Tried[]): Remembered {
 export const dueAt = ({ card }: Remembered): number => card.due.getTime();
 
 /** How likely it is still known at a moment, from 0 to 1, by the scheduler's own curve. */
-export const stillKnown = ({ card }: Remembered, now: number): number =>
-  SCHEDULER.get_retrievability(card, new Date(now), false);
+export const stillKnown = ({ card }: Remembered, now: number): number => SCHEDULER.get_retrievability(card, now, false);

@@ -6,7 +6,7 @@ import { evidenceOf, judge } from "../judge/judge.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 import { type Chance, chanceOf, pick, pickSome } from "./chance.ts";
 import { lookedAt, timeAndPlaceOf } from "./looking.ts";
-import { bareBody, DAYS, type Day, drawSpecimen, drawWeather } from "./specimen.ts";
+import { bareBody, coherent, DAYS, type Day, drawSpecimen, drawWeather } from "./specimen.ts";
 
 /** One observation to be weighed. */
 export interface ToWeigh {
@@ -114,7 +114,7 @@ function tryDay(wanted: string, knowledge: Knowledge, seed: string): NothingToda
 }
 
 function recordOf(chance: Chance, sheet: Knowledge["sheets"][number], day: Day, age: Age): Find {
-  const specimen = drawSpecimen(chance, sheet, age, day);
+  const specimen = coherent(drawSpecimen(chance, sheet, age, day));
   const paper = pick(chance, ["split-black-white", "split-black-white", "white-only", "black-only"] as const);
   const weather = { ...drawWeather(chance, day), ...(paper === undefined ? {} : { printPaper: paper }) };
   const bare = bareBody("A", specimen, pick(chance, LIFTED) ?? "whole");

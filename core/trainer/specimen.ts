@@ -162,3 +162,43 @@ const fairWeather = (conditions: Conditions): Conditions => ({
 export function bareBody(id: string, specimen: Specimen, lifted: Lift): Body {
   return { id, age: specimen.age, lifted, wear: [...specimen.wear], keep: true, seen: [] };
 }
+
+/** What there is only where something else is: a ring's colour where there is a ring, a sac's where there is a sac. */
+const PARTS_OF: Readonly<Partial<Record<CharacterId, readonly [of: CharacterId, ...states: string[]]>>> = {
+  "ring-colour": ["ring", "none", "closed", "cobweb"],
+  "ring-place": ["ring", "none", "closed", "cobweb"],
+  "ring-edge": ["ring", "none", "closed", "cobweb", "remnants"],
+  "stain-ring": ["ring", "none", "closed", "cobweb"],
+};
+const GILLED: readonly CharacterId[] = [
+  "gill-attachment",
+  "gill-spacing",
+  "short-gills",
+  "gill-texture",
+  "gill-colour",
+  "gill-fold",
+  "stain-gills",
+];
+const PORED: readonly CharacterId[] = ["pore-colour", "pore-drops", "stain-pores"];
+
+/**
+ * The same body without what cannot be there beside the rest: a sheet lists each character by itself, and two draws may not go
+ * together. For whoever is shown the body; the study leaves it as it was drawn.
+ */
+export function coherent(specimen: Specimen): Specimen {
+  const { truth } = specimen;
+  const isThere = (character: CharacterId): boolean => {
+    const part = PARTS_OF[character];
+    if (part !== undefined) {
+      const [of, ...without] = part;
+      const states = truth.get(of);
+      return states === undefined || states.some((state) => !without.includes(state));
+    }
+    if (character === "sac-colour") return truth.get("base")?.includes("sac") ?? true;
+    const underside = truth.get("underside")?.[0];
+    if (underside !== undefined && GILLED.includes(character)) return underside === "gills" || underside === "ridges";
+    if (underside !== undefined && PORED.includes(character)) return underside === "pores";
+    return true;
+  };
+  return { ...specimen, truth: new Map([...truth].filter(([character]) => isThere(character))) };
+}

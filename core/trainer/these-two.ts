@@ -8,7 +8,7 @@ import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import { type Chance, chanceOf, happens, pickSome } from "./chance.ts";
-import { drawSpecimen, type Specimen } from "./specimen.ts";
+import { coherent, drawSpecimen, type Specimen } from "./specimen.ts";
 
 /** A look that is offered. */
 export interface DecidingLook {
@@ -65,8 +65,8 @@ function tryTwo(skill: string, danger: Sheet, sought: Sheet, age: Age, seed: str
   const dangerAt = happens(chance, 0.5) ? 0 : 1;
   const sheets = dangerAt === 0 ? ([danger, sought] as const) : ([sought, danger] as const);
   const specimens = [
-    drawSpecimen(chance, sheets[0], age, "ordinary"),
-    drawSpecimen(chance, sheets[1], age, "ordinary"),
+    coherent(drawSpecimen(chance, sheets[0], age, "ordinary")),
+    coherent(drawSpecimen(chance, sheets[1], age, "ordinary")),
   ] as const;
   const both = CHARACTER_IDS.filter(
     (one) => definitionOf(one).of === "body" && specimens.every(({ truth }) => truth.has(one)),
@@ -104,8 +104,18 @@ function tryTwo(skill: string, danger: Sheet, sought: Sheet, age: Age, seed: str
   };
 }
 
-/** A smell on heat and the speed of a stain are steps of other looks. */
-const NOT_ASKED: ReadonlySet<CharacterId> = new Set(["smell-heated", "stain-heated", "stain-speed", "two-toned"]);
+/** Steps of other looks, and what belongs to something that would have to be looked at first. */
+const NOT_ASKED: ReadonlySet<CharacterId> = new Set([
+  "smell-heated",
+  "stain-heated",
+  "stain-speed",
+  "two-toned",
+  "ring-colour",
+  "ring-place",
+  "ring-edge",
+  "sac-colour",
+  "stem-marking-colour",
+]);
 
 const inAnyOrder = (chance: Chance, characters: readonly CharacterId[]): CharacterId[] =>
   pickSome(chance, characters, characters.length);

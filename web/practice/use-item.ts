@@ -1,6 +1,7 @@
 /** The exercise that is shown, and the next one. */
 import type { Exercise, Try } from "@jittery-cap/core/trainer";
 import { useCallback, useEffect, useRef, useState } from "react";
+import { useSearchParams } from "react-router";
 import { uuidv7 } from "uuidv7";
 import type { Item } from "../worker/practice-room.ts";
 import { askPractice } from "./ask-practice.ts";
@@ -23,6 +24,8 @@ export function useItem(practice: Practice | undefined, asked: Exercise | undefi
   const [state, setState] = useState<ShownItem["state"]>("looking");
   const [turn, setTurn] = useState(0);
   const [refusal, setRefusal] = useState<string>();
+  // a word in the address makes the first one: whoever has the link and has practised as much gets the same
+  const word = useSearchParams()[0].get("seed");
   // what was tried meanwhile weighs when the next one is asked for, and does not change the one that is shown
   const latest = useRef(practice);
   latest.current = practice;
@@ -34,7 +37,7 @@ export function useItem(practice: Practice | undefined, asked: Exercise | undefi
     setState("looking");
     const learning = latest.current?.learning();
     if (learning !== undefined)
-      askPractice("next", learning, uuidv7(), asked).then(
+      askPractice("next", learning, turn === 0 && word !== null ? word : uuidv7(), asked).then(
         (made) => {
           if (isOver) return;
           setItem(made);

@@ -1,5 +1,6 @@
 /** Rounds that are taught, and what was answered in them. */
 import { DataTypes, type QueryInterface } from "sequelize";
+import { ensureIndex } from "./repeatable.ts";
 
 const id = () => ({ type: DataTypes.CHAR(36), allowNull: false });
 
@@ -24,7 +25,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     said_at: { type: DataTypes.DATE(3), allowNull: false },
   });
   // a phone has one answer to a find
-  await queries.addIndex("round_answers", ["round_id", "guest", "at"], { unique: true });
+  await ensureIndex(queries, "round_answers", ["round_id", "guest", "at"], { unique: true });
 }
 
 export async function down(queries: QueryInterface): Promise<void> {

@@ -14,6 +14,7 @@ import { SplitCard } from "../../layout/split-card.tsx";
 import { BodiesRow } from "../../specimen/bodies-row.tsx";
 import { VERDICT_WORDS } from "../../standing/verdict-words.ts";
 import { TENTHS } from "../how-sure.tsx";
+import { capital } from "../look-exercise.tsx";
 import { MadeFigure } from "../made-figure.tsx";
 import { NearestQuestion } from "../nearest-question.tsx";
 import { Covered } from "../practice-frame.tsx";
@@ -107,7 +108,7 @@ function ShownFind({ shown, finds }: { readonly shown: Shown; readonly finds: nu
         Find {at + 1} of {finds} · {minutes} min spent
       </p>
       <h1 className="view-title" data-testid="phone-title">
-        {told === undefined ? "What becomes of it?" : told.kind.common}
+        {told === undefined ? "What becomes of it?" : capital(told.kind.common)}
       </h1>
       <p className="small">{conditions.join(" · ")}</p>
       {body !== undefined && <MadeFigure find={find} body={body} />}

@@ -9,6 +9,7 @@ import { teachPath } from "../../addresses.ts";
 import { ask as askServer, valueOrNothing } from "../../api/client.ts";
 import type { WholeState } from "../../worker/practice-room.ts";
 import { askPractice } from "../ask-practice.ts";
+import { capital } from "../look-exercise.tsx";
 import { MadeFigure } from "../made-figure.tsx";
 import { NoExercise, PracticeFrame } from "../practice-frame.tsx";
 import { WholeLooks } from "../whole-looks.tsx";
@@ -225,7 +226,7 @@ function TableTold({ shown }: { readonly shown: Shown }) {
       </div>
       <div>
         <h1 className="view-title" data-testid="table-told" data-kind={told.kind.id}>
-          {told.kind.common}
+          {capital(told.kind.common)}
         </h1>
         <p>
           <span className="scientific">{told.scientific}</span>
