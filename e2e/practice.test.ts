@@ -35,7 +35,7 @@ describe("practice", () => {
   it("a whole find by thumb: looks cost minutes, the dark half is covered until it is said, and then tells", async () => {
     const { page, context } = await application.open(PHONE);
     await page.goto(`${application.address}/practice/whole`);
-    await page.getByText("Covered until you have said it").waitFor();
+    await page.getByRole("heading", { name: /^Which danger is nearest/ }).waitFor();
     expect(await page.getByTestId("whole-told").count()).to.equal(0);
     for (const look of ["look-under", "look-at-cap"]) {
       await page.locator(`[data-look="${look}"]`).first().tap();
@@ -221,5 +221,102 @@ describe("a round at a table", () => {
     await table.page.request.delete(`${application.address}/api/rounds/${id}`);
     await phones[0]?.page.getByText(/was ended/).waitFor();
     for (const { context } of [table, ...phones]) await context.close();
+  });
+});
+
+describe("practice in the wood and on paper", () => {
+  let application: Application;
+  before(async () => {
+    application = await startApplication("no");
+  });
+  after(() => application.stop());
+
+  it("goes on without the server, and what was tried is there when there is one again", async () => {
+    const { page, context } = await application.open(PHONE, "offline");
+    await page.goto(`${application.address}/practice/look`);
+    await page.locator(".practice-choice").first().waitFor();
+    await page.evaluate("navigator.serviceWorker.ready");
+    // the trainer is fetched with the rest of the application
+    await page.waitForTimeout(1500);
+    await context.setOffline(true);
+    await page.goto(`${application.address}/practice/lamp`);
+    await page.locator(".practice-choice").first().tap();
+    await page.locator('[data-sure="5"]').tap();
+    await page.getByRole("status").waitFor();
+    await page.getByRole("button", { name: "Next" }).tap();
+    await page.getByRole("status").waitFor({ state: "detached" });
+    await page.locator(".practice-choice").first().waitFor();
+    await context.setOffline(false);
+    const [kept] = await untilTries(application, page, 1, "lamp");
+    expect(kept).to.include({ sure: 0.5 });
+    await context.close();
+  });
+
+  it("a whole find by keyboard alone: looks by Tab and Enter, the verdict and how sure by digits, Enter goes on", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/practice/whole`);
+    const look = page.locator('[data-look="look-under"]').first();
+    await look.focus();
+    await page.keyboard.press("Enter");
+    await page.locator('[data-taken="look-under"]').first().waitFor();
+    // leave, hold, basket
+    await page.keyboard.press("1");
+    await page.locator('[data-say="leave"][aria-pressed="true"]').waitFor();
+    await page.keyboard.press("9");
+    await page.getByTestId("whole-told").waitFor();
+    const [kept] = await untilTries(application, page, 1, "whole");
+    expect(kept).to.include({ verdict: "leave", sure: 0.9 });
+    await page.keyboard.press("Enter");
+    await page.getByRole("heading", { level: 1, name: "0 minutes spent" }).waitFor();
+    await context.close();
+  });
+
+  it("a set is put together, saved as a file, and read again; a file that is none says by which field", async () => {
+    const { page, context } = await application.open();
+    await page.goto(`${application.address}/practice/teach`);
+    await page.getByLabel("What the round is called").fill("Deadly ones");
+    await page.getByLabel("Add a kind").selectOption("amanita-virosa");
+    await page.getByLabel("Add a kind").selectOption("galerina-marginata");
+    const file = page.waitForEvent("download");
+    await page.getByRole("button", { name: "Save the set as a file" }).click();
+    const path = await (await file).path();
+    await page.reload();
+    await page.getByLabel("A set of finds").setInputFiles(path);
+    await page.getByRole("button", { name: "Begin, 2 finds" }).waitFor();
+    expect(await page.getByLabel("What the round is called").inputValue()).to.equal("Deadly ones");
+    await page.getByLabel("A set of finds").setInputFiles({
+      name: "wrong.json",
+      mimeType: "application/json",
+      buffer: Buffer.from(
+        JSON.stringify({
+          format: "jittery-cap/practice-set",
+          version: 1,
+          name: "x",
+          items: [{ sheet: "lunar-cap", seed: "s" }],
+        }),
+      ),
+    });
+    expect(await page.getByRole("alert").textContent()).to.match(/wrong\.json: items.*sheet/);
+    await context.close();
+  });
+
+  it("says when it is enough, and lets whoever wants go on", async () => {
+    const { page, context } = await application.open();
+    await page.clock.install({ time: new Date("2026-10-05T18:00:00Z") });
+    await page.goto(`${application.address}/practice/lamp`);
+    for (let turn = 0; turn < 7; turn += 1) {
+      await page.locator(".practice-choice").first().click();
+      await page.locator('[data-sure="6"]').click();
+      await page.getByRole("status").waitFor();
+      // two minutes over each: longer than most, and no pause yet
+      await page.clock.runFor(120_000);
+      await page.getByRole("button", { name: "Next" }).click();
+      await page.locator(".practice-choice:not([disabled])").first().waitFor();
+      await page.locator(".practice-choice-right").waitFor({ state: "detached" });
+    }
+    await page.goto(`${application.address}/practice/today`);
+    await page.getByRole("heading", { level: 1, name: "Enough for today" }).waitFor();
+    await page.getByRole("link", { name: "Go on all the same" }).waitFor();
+    await context.close();
   });
 });
