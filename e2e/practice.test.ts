@@ -82,8 +82,8 @@ describe("practice", () => {
     for (let turn = 0; turn < 3; turn += 1) {
       const choices = page.locator(".practice-choice");
       await choices.first().waitFor();
-      const before = await page.locator(".practice-drawn path").count();
-      expect(before).to.be.greaterThan(3);
+      // a drawing of its own, or a smell in words
+      expect(await page.locator(".practice-drawn path, .practice-smell").count()).to.be.greaterThan(0);
       await page.keyboard.press("2");
       await page.locator(".practice-sure").waitFor();
       await page.keyboard.press("8");
@@ -103,6 +103,12 @@ describe("practice", () => {
     const { page, context } = await application.open();
     await page.goto(`${application.address}/practice/look`);
     const drawing = page.locator(".practice-drawn svg");
+    // smells are words from the first: another one, until it is one that is drawn
+    for (let turn = 0; turn < 12; turn += 1) {
+      await page.locator(".practice-choice").first().waitFor();
+      if ((await drawing.count()) > 0) break;
+      await page.reload();
+    }
     await drawing.waitFor();
     const told = (await drawing.getAttribute("aria-label")) ?? "";
     expect(told.length).to.be.greaterThan(10);
@@ -224,6 +230,57 @@ describe("a round at a table", () => {
   });
 });
 
+describe("a phone at a table", () => {
+  let application: Application;
+  before(async () => {
+    application = await startApplication("no");
+  });
+  after(() => application.stop());
+
+  it("that comes late sees what is shown, may say otherwise until it is uncovered, and keeps its name over a reload", async () => {
+    const table = await application.open();
+    await table.page.goto(`${application.address}/practice/teach`);
+    await table.page.getByLabel("What the round is called").fill("Late");
+    await table.page.getByLabel("Add a kind").selectOption("amanita-virosa");
+    await table.page.getByRole("button", { name: "Begin, 1 find" }).click();
+    const link = (await table.page.getByTestId("join-link").getAttribute("href")) ?? "";
+    await table.page.getByRole("button", { name: "Show the first find" }).click();
+    await table.page.getByRole("heading", { name: "0 minutes spent" }).waitFor();
+    const { page, context } = await application.open(PHONE);
+    await page.goto(link);
+    await page.getByLabel("Your name here").fill("Late one");
+    await page.getByRole("button", { name: "Join" }).tap();
+    await page.getByText("Find 1 of 1").waitFor();
+    for (const [verdict, words] of [
+      ["basket", /You said basket/],
+      ["leave", /You said leave it/],
+    ] as const) {
+      await page.locator(`[data-say="${verdict}"]`).tap();
+      await page.locator('[data-sure="8"]').tap();
+      await page.getByTestId("phone-said").getByText(words).waitFor();
+    }
+    await page.reload();
+    await page
+      .getByTestId("phone-said")
+      .getByText(/You said leave it/)
+      .waitFor();
+    await table.page.getByText("1 has answered").waitFor();
+    await table.page.getByRole("button", { name: "Uncover" }).click();
+    await page.getByText("0 of 1 at this table had it in the basket.").waitFor();
+    await table.page.getByText("Nobody would have carried it home").waitFor();
+    await context.close();
+    await table.context.close();
+  });
+
+  it("that has a wrong link is told so, and is shown nothing of anybody", async () => {
+    const { page, context } = await application.open(PHONE);
+    await page.goto(`${application.address}/round/${"0".repeat(32)}`);
+    await page.getByText(/There is no such round/).waitFor();
+    expect(await page.locator("nav").count()).to.equal(0);
+    await context.close();
+  });
+});
+
 describe("practice in the wood and on paper", () => {
   let application: Application;
   before(async () => {
@@ -308,9 +365,12 @@ describe("practice in the wood and on paper", () => {
       await page.locator(".practice-choice").first().click();
       await page.locator('[data-sure="6"]').click();
       await page.getByRole("status").waitFor();
+      const next = page.getByRole("button", { name: "Next" });
+      await next.waitFor();
+      await page.waitForTimeout(500);
       // two minutes over each: longer than most, and no pause yet
       await page.clock.runFor(120_000);
-      await page.getByRole("button", { name: "Next" }).click();
+      await next.click();
       await page.locator(".practice-choice:not([disabled])").first().waitFor();
       await page.locator(".practice-choice-right").waitFor({ state: "detached" });
     }

@@ -103,6 +103,18 @@ describe("one look", () => {
           expect(item?.told.toLowerCase(), `${character} ${state}`).not.to.contain(state.replaceAll("-", " "));
       }
   });
+  it("is told in words alone where it is a smell, and never by its name", () => {
+    const smells = allSkills(SHIPPED).flatMap((skill) =>
+      skill.kind === "look" && skill.character === "smell" ? [skill] : [],
+    );
+    expect(smells.length).to.be.greaterThan(15);
+    for (const { id, character, state } of smells) {
+      const item = makeOneLook(id, character, state, "seed");
+      expect(item?.figure).to.equal(undefined);
+      expect(item?.choices).to.include(state);
+      for (const word of state.split("-")) expect(item?.told.toLowerCase(), state).not.to.contain(word);
+    }
+  });
   it("is drawn otherwise for every two states that are told otherwise, and anew for every seed", () => {
     for (const character of drawn) {
       const shapes = definitionOf(character).states.map((state) => {

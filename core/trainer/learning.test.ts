@@ -60,6 +60,47 @@ describe("what is remembered", () => {
     expect(gradeOf({ isRight: true, sure: 0.5 })).to.equal(Rating.Hard);
     expect(gradeOf({ isRight: true, sure: 0.9 })).to.equal(Rating.Good);
   });
+  it("comes back the later the better it was known: wrong before unsure, unsure before sure, whatever went before", () => {
+    const history = fc.array(
+      fc.record({
+        days: fc.integer({ min: 0, max: 200 }),
+        isRight: fc.boolean(),
+        sure: fc.double({ min: 0, max: 1, noNaN: true }),
+      }),
+      { maxLength: 12 },
+    );
+    fc.assert(
+      fc.property(history, fc.integer({ min: 1, max: 400 }), (before, days) => {
+        let at = BEGAN;
+        const tries = before.map(({ days: later, ...one }) => {
+          at += later * DAY + 60_000;
+          return { skill: "pair:a/b", at, ...one };
+        });
+        const now = at + days * DAY;
+        const dueAfter = (isRight: boolean, sure: number) => {
+          const known = memoryOf([...tries, { skill: "pair:a/b", at: now, isRight, sure }]).get("pair:a/b");
+          return known === undefined ? Number.NaN : dueAt(known);
+        };
+        const [wrong, unsure, sure] = [dueAfter(false, 0.9), dueAfter(true, 0.4), dueAfter(true, 0.9)];
+        expect(wrong).to.be.greaterThan(now);
+        expect(unsure).to.be.at.least(wrong);
+        expect(sure).to.be.at.least(unsure);
+      }),
+      { numRuns: 150 },
+    );
+  });
+  it("is due the day after whatever was wrong, at the latest", () => {
+    for (const later of [1, 10, 100, 300]) {
+      const tries = [0, 1, 8, 40].map((day) => tried("pair:a/b", BEGAN + day * DAY));
+      const at = BEGAN + (40 + later) * DAY;
+      const known = memoryOf([...tries, tried("pair:a/b", at, false)]).get("pair:a/b");
+      if (known === undefined) throw new Error("nothing is remembered");
+      expect(dueAt(known) - at).to.be.at.most(DAY);
+      expect(known.missed).to.equal(1);
+      expect(known.tries).to.equal(5);
+      expect(known.lastAt).to.equal(at);
+    }
+  });
   it("fades: a year later less is known than on its date", () => {
     const known = memoryOf([tried("pair:a/b", BEGAN), tried("pair:a/b", BEGAN + DAY)]).get("pair:a/b");
     if (known === undefined) throw new Error("nothing is remembered");

@@ -1,4 +1,4 @@
-/** One look: which foot, which ring, how do these gills meet the stem. The figure is made anew each time. */
+/** One look, or one sniff: which foot, which ring, how do these gills meet the stem. The figure is made anew each time. */
 import { figureOf } from "../figure/figure.ts";
 import type { Figure, Part, Shape } from "../figure/shapes.ts";
 import { DRAWN_CHARACTERS } from "../figure/swatches.ts";
@@ -18,7 +18,8 @@ export interface OneLook {
   readonly character: CharacterId;
   /** The character in words, with its article. */
   readonly asks: string;
-  readonly figure: Figure;
+  /** Left out of a smell, which is words alone. */
+  readonly figure?: Figure;
   /** The same told, as it would be drawn, without its name. */
   readonly told: string;
   readonly choices: readonly string[];
@@ -37,7 +38,8 @@ export function makeOneLook(skill: string, character: CharacterId, state: string
   const figure = drawnLook(character, state, chance);
   const told = toldDrawing(character, state);
   const { states } = definitionOf(character);
-  if (figure === undefined || told === undefined || !states.includes(state)) return undefined;
+  const isSmell = character === "smell";
+  if ((figure === undefined && !isSmell) || told === undefined || !states.includes(state)) return undefined;
   const near = dangerNeighbours(character, state);
   // what people take it for stands among the choices, and not alone
   const likely = pickSome(chance, near, CHOICES - 2);
@@ -52,7 +54,7 @@ export function makeOneLook(skill: string, character: CharacterId, state: string
     seed,
     character,
     asks: noun ?? `the ${plain}`,
-    figure,
+    ...(figure === undefined ? {} : { figure }),
     told,
     choices: pickSome(chance, [state, ...wrong], CHOICES),
     answer: state,

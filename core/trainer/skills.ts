@@ -10,6 +10,7 @@ import { isInMonths } from "../judge/season.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import { DEPOSITS } from "../measure/synthetic-picture.ts";
+import { toldDrawing } from "./told-drawings.ts";
 
 export type Skill =
   | { readonly kind: "pair"; readonly id: string; readonly danger: string; readonly sought: string }
@@ -53,10 +54,22 @@ function pairsOf({ dangers, sought, byId }: Knowledge): Skill[] {
   return [...pairs].sort().flatMap((id) => skillOf(id) ?? []);
 }
 
+const known = new WeakMap<Knowledge, readonly Skill[]>();
+
 /** Everything there is to practise, in an order that never changes. */
 export function allSkills(knowledge: Knowledge): readonly Skill[] {
-  const looks = Object.keys(DRAWN_CHARACTERS).flatMap((character) =>
-    isCharacterId(character) ? definitionOf(character).states.map((state) => `look:${character}/${state}`) : [],
+  const told = known.get(knowledge) ?? skillsOf(knowledge);
+  known.set(knowledge, told);
+  return told;
+}
+
+function skillsOf(knowledge: Knowledge): readonly Skill[] {
+  const looks = [...Object.keys(DRAWN_CHARACTERS), "smell"].flatMap((character) =>
+    isCharacterId(character)
+      ? definitionOf(character).states.flatMap((state) =>
+          toldDrawing(character, state) === undefined ? [] : [`look:${character}/${state}`],
+        )
+      : [],
   );
   const masks = MASKS.map(({ id }) => `mask:${id}`);
   const colours = Object.entries(COLOURS).flatMap(([character, states = []]) =>

@@ -77,6 +77,31 @@ const TOLD: Told = {
   },
 };
 
-/** A state of a drawn character, told as it would be drawn; undefined where nobody has put it in words. */
+/** Smells, told by what they remind of: a nose has no drawing. */
+const SMELLS: Readonly<Record<string, string>> = {
+  mushroomy: "as a fresh one from the shop does, and of nothing else.",
+  aniseed: "like fennel, or the clear spirit that turns milky with water.",
+  almond: "like marzipan.",
+  chemical: "like ink, a hospital corridor or a sticking plaster; stronger at the foot.",
+  mealy: "like fresh flour, or the rind of a cucumber.",
+  rancid: "like old flour or oil that has turned.",
+  radish: "like the sharp white or red root that is eaten raw with salt.",
+  floral: "like a heavy perfume or blossoms.",
+  "fruity-apricot": "like dried orange stone fruit.",
+  fishy: "like herring or crab, stronger when it is cooked.",
+  honey: "like what bees make.",
+  garlic: "like the bulb that keeps friends away.",
+  urine: "like a place where somebody relieved themselves.",
+  soapy: "like a bar for washing hands.",
+  coconut: "like the flakes on a cake, or some sun oils.",
+  smoky: "like a cold hearth.",
+  nutty: "like hazels or walnuts.",
+  sweet: "sugary, with no fruit to it.",
+  litter: "like wet fallen leaves.",
+  glue: "like what children paste paper with.",
+  coumarin: "like new hay, or woodruff.",
+};
+
+/** A state of a drawn character, or a smell, told as it would be drawn or met; undefined where nobody has put it in words. */
 export const toldDrawing = (character: CharacterId, state: string): string | undefined =>
-  TOLD[character]?.[state] ?? STATE_GLOSSES[character]?.[state];
+  (character === "smell" ? SMELLS[state] : undefined) ?? TOLD[character]?.[state] ?? STATE_GLOSSES[character]?.[state];

@@ -2,6 +2,7 @@ import { randomUUID } from "node:crypto";
 import { ROUTES } from "@jittery-cap/core/api";
 import { makeFind, tallyOf } from "@jittery-cap/core/trainer";
 import { expect } from "chai";
+import fc from "fast-check";
 import request from "supertest";
 import { type ScratchApp, scratchApp } from "../tests/scratch-app.ts";
 
@@ -147,6 +148,47 @@ describe("a round that is taught", () => {
     expect(replies.some((reply) => reply.status === 201)).to.equal(true);
     for (const reply of replies) expect(reply.status).to.be.lessThan(500);
     expect((await join(token)).body.said).to.equal(1);
+  });
+
+  it("answers whatever is thrown at it with a reason, and stays up", async () => {
+    const { id, token } = await begin();
+    await show(id, shownOf(0)).expect(204);
+    const anything = fc.jsonValue({ maxDepth: 4 });
+    await fc.assert(
+      fc.asyncProperty(anything, anything, async (one, other) => {
+        const replies = await Promise.all([
+          request(made.app).post("/api/rounds").send({ id: randomUUID(), name: one, items: other }),
+          request(made.app).put(`/api/rounds/${id}/shown`).send({ shown: one }),
+          request(made.app)
+            .post(`/api/round-links/${token}/answers`)
+            .send({ ...(await valid()), verdict: one, nearest: other }),
+          request(made.app).get(`/api/round-links/${encodeURIComponent(JSON.stringify(one))}`),
+        ]);
+        for (const reply of replies) {
+          expect(reply.status).to.be.within(400, 431);
+          expect(reply.type).to.equal("application/problem+json");
+        }
+      }),
+      { numRuns: 40 },
+    );
+    expect((await join(token)).body.said).to.equal(0);
+  });
+  const valid = async () => ({ id: randomUUID(), guest: randomUUID(), name: "Ode", at: 0, sure: 0.5 });
+
+  it("takes a set of sixty finds and none of sixty-one, and a name as it is, whatever stands in it", async () => {
+    const many = (finds: number) =>
+      request(made.app)
+        .post("/api/rounds")
+        .send({
+          id: randomUUID(),
+          name: "<script>alert(1)</script>",
+          items: Array.from({ length: finds }, (_unused, index) => ({ sheet: "amanita-virosa", seed: String(index) })),
+        });
+    const reply = await many(60);
+    expect(reply.status).to.equal(201);
+    expect(reply.body.name).to.equal("<script>alert(1)</script>");
+    expect(reply.type).to.equal("application/json");
+    expect((await many(61)).status).to.equal(400);
   });
 
   it("names the field that is wrong, and keeps nothing of it", async () => {

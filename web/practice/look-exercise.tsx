@@ -15,10 +15,8 @@ const WIDE = 330;
 const HIGH = 300;
 
 export function LookExercise({ item, ...parts }: ExerciseParts & { readonly item: OneLook }) {
-  const { character, figure, told, choices, answer, near } = item;
+  const { character, told, choices, answer, near } = item;
   const { said, setSaid, sure, finish, isTold } = useNaming(item, parts);
-  const [isHeard, setHeard] = useState(false);
-  const scale = Math.min(WIDE / (figure.right - figure.left), HIGH / (figure.top - figure.bottom));
   return (
     <PracticeFrame
       label="One look"
@@ -26,19 +24,14 @@ export function LookExercise({ item, ...parts }: ExerciseParts & { readonly item
       light={
         <>
           <h1 className="view-title">{capital(CHARACTER_WORDS[character].plain)}</h1>
-          <p className="lead-in">Drawn anew each time. What is it?</p>
+          <p className="lead-in">
+            {item.figure === undefined
+              ? "You crush a piece. It smells so: what would you call it?"
+              : "Drawn anew each time. What is it?"}
+          </p>
           <div className="practice-two-columns">
             <div>
-              <div className="practice-drawn" data-answer={isTold ? answer : undefined}>
-                <Drawing figure={figure} scale={scale} label={told} />
-              </div>
-              {isHeard ? (
-                <p className="practice-told">{capital(told)}</p>
-              ) : (
-                <button type="button" className="practice-hear" onClick={() => setHeard(true)}>
-                  Tell it in words
-                </button>
-              )}
+              <Shown item={item} answer={isTold ? answer : undefined} />
             </div>
             <div>
               <StateChoices
@@ -64,6 +57,38 @@ export function LookExercise({ item, ...parts }: ExerciseParts & { readonly item
         )
       }
     />
+  );
+}
+
+interface ShownProps {
+  readonly item: OneLook;
+  /** Told when it may be seen. */
+  readonly answer: string | undefined;
+}
+
+/** What is to be named: drawn, and told for who cannot see it; a smell is told alone. */
+function Shown({ item: { figure, told }, answer }: ShownProps) {
+  const [isHeard, setHeard] = useState(false);
+  if (figure === undefined)
+    return (
+      <p className="practice-smell" data-answer={answer}>
+        {capital(told)}
+      </p>
+    );
+  const scale = Math.min(WIDE / (figure.right - figure.left), HIGH / (figure.top - figure.bottom));
+  return (
+    <>
+      <div className="practice-drawn" data-answer={answer}>
+        <Drawing figure={figure} scale={scale} label={told} />
+      </div>
+      {isHeard ? (
+        <p className="practice-told">{capital(told)}</p>
+      ) : (
+        <button type="button" className="practice-hear" onClick={() => setHeard(true)}>
+          Tell it in words
+        </button>
+      )}
+    </>
   );
 }
 

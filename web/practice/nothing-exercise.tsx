@@ -49,32 +49,13 @@ export function NothingExercise({ item, ...parts }: ExerciseParts & { readonly i
           <p className="lead-in">{capital(conditions.join(", "))}.</p>
           <ul className="lines">
             {observations.map((one) => (
-              <li key={one.character} className="line practice-weigh" data-observation={one.character}>
-                <span id={`weigh-${one.character}`} className="large">
-                  {capital(one.text)}
-                </span>
-                <Choices labelledBy={`weigh-${one.character}`} className="practice-weighs">
-                  {([true, false] as const).map((counts) => (
-                    <button
-                      key={String(counts)}
-                      type="button"
-                      data-counts={counts}
-                      aria-pressed={said.get(one.character) === counts}
-                      disabled={isTold && said.get(one.character) !== counts}
-                      className="practice-weigh-button"
-                      onClick={() => say(one, counts)}
-                    >
-                      {counts ? "counts" : "proves nothing"}
-                    </button>
-                  ))}
-                </Choices>
-                {isTold && (
-                  <p className={said.get(one.character) === one.counts ? "soft" : ""}>
-                    {said.get(one.character) === one.counts ? "" : "No. "}
-                    {capital(one.why)}.{one.lift === undefined ? "" : ` To settle it: ${one.lift}.`}
-                  </p>
-                )}
-              </li>
+              <Weigh
+                key={one.character}
+                one={one}
+                said={said.get(one.character)}
+                isTold={isTold}
+                onSay={(counts) => say(one, counts)}
+              />
             ))}
           </ul>
           {isAllSaid && <HowSure onSure={finish} said={sure} />}
@@ -101,5 +82,45 @@ export function NothingExercise({ item, ...parts }: ExerciseParts & { readonly i
         )
       }
     />
+  );
+}
+
+interface WeighProps {
+  readonly one: NothingToday["observations"][number];
+  readonly said: boolean | undefined;
+  readonly isTold: boolean;
+  readonly onSay: (counts: boolean) => void;
+}
+
+/** One observation, and afterwards why. */
+function Weigh({ one, said, isTold, onSay }: WeighProps) {
+  const isRight = said === one.counts;
+  return (
+    <li className="line practice-weigh" data-observation={one.character}>
+      <span id={`weigh-${one.character}`} className="large">
+        {capital(one.text)}
+      </span>
+      <Choices labelledBy={`weigh-${one.character}`} className="practice-weighs">
+        {([true, false] as const).map((counts) => (
+          <button
+            key={String(counts)}
+            type="button"
+            data-counts={counts}
+            aria-pressed={said === counts}
+            disabled={isTold && said !== counts}
+            className="practice-weigh-button"
+            onClick={() => onSay(counts)}
+          >
+            {counts ? "counts" : "proves nothing"}
+          </button>
+        ))}
+      </Choices>
+      {isTold && (
+        <p className={isRight ? "soft" : ""}>
+          {isRight ? "" : "No. "}
+          {capital(one.why)}.{one.lift === undefined ? "" : ` To settle it: ${one.lift}.`}
+        </p>
+      )}
+    </li>
   );
 }

@@ -1,5 +1,5 @@
 /** One's own past finds, months later, without the answer: what would you say of it now? */
-import { CHARACTER_WORDS, type Find, stateWords, type Verdict, wordList } from "@jittery-cap/core";
+import { type Body, CHARACTER_WORDS, type Find, stateWords, type Verdict, wordList } from "@jittery-cap/core";
 import { chanceOf, pickSome } from "@jittery-cap/core/trainer";
 import Alert from "@mui/material/Alert";
 import { useLiveQuery } from "dexie-react-hooks";
@@ -21,7 +21,7 @@ import { pastFinds } from "./own-finds.ts";
 import { Covered, NoExercise, PracticeFrame } from "./practice-frame.tsx";
 import { keepTry, type Practice, usePractice } from "./use-practice.ts";
 import { WholeAnswer } from "./whole-answer.tsx";
-import type { Nearest } from "./whole-exercise.tsx";
+import type { Nearest as SaidNearest } from "./whole-exercise.tsx";
 
 export function OwnView() {
   const practice = usePractice();
@@ -84,7 +84,7 @@ function OneOwn({ find, practice, onNext }: OneOwnProps) {
   const [chosen, setChosen] = useState(find.bodies[0]?.id ?? "A");
   const [answer, setAnswer] = useState<ShownAnswer>();
   const [named, setNamed] = useState<readonly SheetLine[]>([]);
-  const [nearest, setNearest] = useState<Nearest>();
+  const [nearest, setNearest] = useState<SaidNearest>();
   const [verdict, setVerdict] = useState<Verdict>();
   const [sure, setSure] = useState<number>();
   const [isFailed, setFailed] = useState(false);
@@ -136,22 +136,7 @@ function OneOwn({ find, practice, onNext }: OneOwnProps) {
               This is what you saw then.
             </p>
             {isFailed && <Alert severity="error">The judge cannot be had just now: nothing is counted.</Alert>}
-            <dl className="practice-seen">
-              {(body?.seen ?? []).map((entry) => (
-                <div key={`${entry.character} ${entry.by ?? ""} ${entry.at ?? ""}`}>
-                  <dt>{CHARACTER_WORDS[entry.character].plain}</dt>
-                  <dd>
-                    {entry.states === undefined
-                      ? "could not be looked at"
-                      : wordList(
-                          entry.states.map((state) => stateWords(entry.character, state)),
-                          "and",
-                        )}
-                    {entry.sure === false ? ", unsure" : ""}
-                  </dd>
-                </div>
-              ))}
-            </dl>
+            {body !== undefined && <SeenThen body={body} />}
             {isTold ? (
               <>
                 <Told isRight={verdict === answer.verdict}>{VERDICT_WORDS[answer.verdict]}</Told>
@@ -161,29 +146,15 @@ function OneOwn({ find, practice, onNext }: OneOwnProps) {
                 <GoOn today={practice.today} onNext={onNext} refusal={refusal} />
               </>
             ) : (
-              <WholeAnswer verdict={verdict} onVerdict={setVerdict} onSure={finish} />
+              // asked only when it can be told: a touch is never lost
+              answer !== undefined && <WholeAnswer verdict={verdict} onVerdict={setVerdict} onSure={finish} />
             )}
           </div>
         </div>
       }
       dark={
         isTold ? (
-          <>
-            <p className="said">{VERDICT_WORDS[answer.verdict]}</p>
-            {answer.reasons.slice(0, 3).map((reason) => (
-              <p key={reason.code} className="small">
-                {reason.text}
-              </p>
-            ))}
-            <ul className="lines above-2">
-              {answer.dangers.slice(0, 5).map((danger) => (
-                <li key={danger.sheet} className="line practice-stands">
-                  <span className={danger.tier === "deadly" ? "grow strong" : "grow"}>{danger.name}</span>
-                  <b>{danger.mistakes}</b>
-                </li>
-              ))}
-            </ul>
-          </>
+          <Nearest answer={answer} />
         ) : (
           <Covered>
             <NearestQuestion dangers={named} said={nearest} onSay={setNearest} />
@@ -191,6 +162,50 @@ function OneOwn({ find, practice, onNext }: OneOwnProps) {
         )
       }
     />
+  );
+}
+
+/** What was seen of a body then. */
+function SeenThen({ body: { seen = [] } }: { readonly body: Body }) {
+  return (
+    <dl className="practice-seen">
+      {seen.map((entry) => (
+        <div key={`${entry.character} ${entry.by ?? ""} ${entry.at ?? ""}`}>
+          <dt>{CHARACTER_WORDS[entry.character].plain}</dt>
+          <dd>
+            {entry.states === undefined
+              ? "could not be looked at"
+              : wordList(
+                  entry.states.map((state) => stateWords(entry.character, state)),
+                  "and",
+                )}
+            {entry.sure === false ? ", unsure" : ""}
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+/** By what was seen then: the answer, its reasons, the nearest dangers. */
+function Nearest({ answer }: { readonly answer: ShownAnswer }) {
+  return (
+    <>
+      <p className="said">{VERDICT_WORDS[answer.verdict]}</p>
+      {answer.reasons.slice(0, 3).map((reason) => (
+        <p key={reason.code} className="small">
+          {reason.text}
+        </p>
+      ))}
+      <ul className="lines above-2">
+        {answer.dangers.slice(0, 5).map((danger) => (
+          <li key={danger.sheet} className="line practice-stands">
+            <span className={danger.tier === "deadly" ? "grow strong" : "grow"}>{danger.name}</span>
+            <b>{danger.mistakes}</b>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }
 

@@ -41,7 +41,6 @@ export function TwoExercise({ item, ...parts }: ExerciseParts & { readonly item:
     else if (side === undefined) setSide(digit === 1 ? 0 : digit === 2 ? 1 : undefined);
     else finish(digit);
   });
-  const figures = look?.figures ?? item.figures;
   return (
     <PracticeFrame
       label="These two"
@@ -56,83 +55,15 @@ export function TwoExercise({ item, ...parts }: ExerciseParts & { readonly item:
               ? "One of them is the dangerous one. Which single look tells which?"
               : "Which of them is the dangerous one?"}
           </p>
-          <div className="practice-pair">
-            {SIDES.map((at) => {
-              const figure = figures[at];
-              const scale = Math.min(WIDE / (figure.right - figure.left), HIGH / (figure.top - figure.bottom));
-              const words = [item.seen[at], look?.shows[at]]
-                .filter((one) => one !== undefined && one !== "")
-                .join("; ");
-              return (
-                <button
-                  key={at}
-                  type="button"
-                  aria-pressed={side === at}
-                  aria-label={`${SIDE_WORDS[at]}: ${words}`}
-                  disabled={look === undefined || (isTold && side !== at && dangerAt !== at)}
-                  data-side={at}
-                  className="practice-one"
-                  onClick={() => !isTold && setSide(at)}
-                >
-                  <Drawing figure={figure} scale={scale} />
-                  <span className="small soft">{item.seen[at]}</span>
-                  {look !== undefined && <b>{look.shows[at]}</b>}
-                  {isTold && (
-                    <b className={at === dangerAt ? "danger-ink" : ""}>
-                      {names[at === dangerAt ? danger : sought]?.common}
-                    </b>
-                  )}
-                </button>
-              );
-            })}
-          </div>
-          {look === undefined && (
-            <Choices label="Which look decides it?" className="practice-choices practice-choices-in-two">
-              {looks.map((one, index) => (
-                <button
-                  key={one.character}
-                  type="button"
-                  data-look={one.character}
-                  className="practice-choice"
-                  onClick={() => setLook(one)}
-                >
-                  <span aria-hidden="true" className="practice-digit">
-                    {index + 1}
-                  </span>
-                  {capital(CHARACTER_WORDS[one.character].plain)}
-                </button>
-              ))}
-            </Choices>
-          )}
+          <Pair item={item} look={look} side={side} isTold={isTold} onSide={setSide} />
+          {look === undefined && <WhichLook looks={looks} onLook={setLook} />}
           {side !== undefined && <HowSure onSure={finish} said={sure} />}
           {isTold && <GoOn {...parts} />}
         </>
       }
       dark={
         isTold && look !== undefined ? (
-          <>
-            <Told isRight={isRight}>
-              {isRight
-                ? `${CHARACTER_WORDS[look.character].plain} tells them apart`
-                : side === dangerAt
-                  ? "the right one, but that look did not tell it"
-                  : `that is the ${names[sought]?.common}`}
-            </Told>
-            <ul className="lines">
-              {looks.map((one) => (
-                <li key={one.character} className="line practice-look-told">
-                  <b>{capital(CHARACTER_WORDS[one.character].plain)}</b>
-                  <span className="soft">{one.isDeciding ? "decides it" : "may be the same on both"}</span>
-                  <span>
-                    {one.shows[dangerAt]} <span className="soft">on the {names[danger]?.common}</span>
-                  </span>
-                </li>
-              ))}
-            </ul>
-            <p className="above-2">
-              <Link to={comparePath(danger, sought)}>All that tells these two apart</Link>
-            </p>
-          </>
+          <TwoTold item={item} look={look} side={side} isRight={isRight} />
         ) : (
           <Covered>
             <h2 className="practice-question">
@@ -144,5 +75,112 @@ export function TwoExercise({ item, ...parts }: ExerciseParts & { readonly item:
         )
       }
     />
+  );
+}
+
+type Deciding = TheseTwo["looks"][number];
+
+interface PairProps {
+  readonly item: TwoItem;
+  readonly look: Deciding | undefined;
+  readonly side: 0 | 1 | undefined;
+  readonly isTold: boolean;
+  readonly onSide: (side: 0 | 1) => void;
+}
+
+/** The two, with what is seen of them so far. */
+function Pair({ item, look, side, isTold, onSide }: PairProps) {
+  const { danger, sought, dangerAt, names, seen } = item;
+  const figures = look?.figures ?? item.figures;
+  return (
+    <div className="practice-pair">
+      {SIDES.map((at) => {
+        const figure = figures[at];
+        const scale = Math.min(WIDE / (figure.right - figure.left), HIGH / (figure.top - figure.bottom));
+        const words = [seen[at], look?.shows[at]].filter((one) => one !== undefined && one !== "").join("; ");
+        return (
+          <button
+            key={at}
+            type="button"
+            aria-pressed={side === at}
+            aria-label={`${SIDE_WORDS[at]}: ${words}`}
+            disabled={look === undefined || (isTold && side !== at && dangerAt !== at)}
+            data-side={at}
+            className="practice-one"
+            onClick={() => !isTold && onSide(at)}
+          >
+            <Drawing figure={figure} scale={scale} />
+            <span className="small soft">{seen[at]}</span>
+            {look !== undefined && <b>{look.shows[at]}</b>}
+            {isTold && (
+              <b className={at === dangerAt ? "danger-ink" : ""}>{names[at === dangerAt ? danger : sought]?.common}</b>
+            )}
+          </button>
+        );
+      })}
+    </div>
+  );
+}
+
+function WhichLook({
+  looks,
+  onLook,
+}: {
+  readonly looks: readonly Deciding[];
+  readonly onLook: (look: Deciding) => void;
+}) {
+  return (
+    <Choices label="Which look decides it?" className="practice-choices practice-choices-in-two">
+      {looks.map((one, index) => (
+        <button
+          key={one.character}
+          type="button"
+          data-look={one.character}
+          className="practice-choice"
+          onClick={() => onLook(one)}
+        >
+          <span aria-hidden="true" className="practice-digit">
+            {index + 1}
+          </span>
+          {capital(CHARACTER_WORDS[one.character].plain)}
+        </button>
+      ))}
+    </Choices>
+  );
+}
+
+interface TwoToldProps {
+  readonly item: TwoItem;
+  readonly look: Deciding;
+  readonly side: 0 | 1 | undefined;
+  readonly isRight: boolean;
+}
+
+/** What each of the looks would have told. */
+function TwoTold({ item: { danger, sought, dangerAt, looks, names }, look, side, isRight }: TwoToldProps) {
+  return (
+    <>
+      <Told isRight={isRight}>
+        {isRight
+          ? `${CHARACTER_WORDS[look.character].plain} tells them apart`
+          : side === dangerAt
+            ? "the right one, but that look did not tell it"
+            : `that is the ${names[sought]?.common}`}
+      </Told>
+      <ul className="lines">
+        {looks.map((one) => (
+          <li key={one.character} className="line practice-look-told">
+            <b>{capital(CHARACTER_WORDS[one.character].plain)}</b>
+            <span className="soft">{one.isDeciding ? "decides it" : "may be the same on both"}</span>
+            <span>
+              {one.shows[dangerAt]} <span className="soft">on the {names[danger]?.common}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="above-2">
+        <Link to={comparePath(danger, sought)}>All that tells these two apart</Link>
+      </p>
+    </>
   );
 }

@@ -57,5 +57,5 @@ export function useItem(practice: Practice | undefined, asked: Exercise | undefi
       setRefusal("This device could not keep it: it does not count."),
     );
   };
-  return { item, state: practice?.isFailed === true ? "failed" : state, next, keep, refusal };
+  return { item, state: practice?.isFailed === true && item === undefined ? "failed" : state, next, keep, refusal };
 }

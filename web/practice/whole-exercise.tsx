@@ -1,7 +1,7 @@
 /** A whole find: it stands there undrawn; looks cost minutes; leave, hold or basket; the nearest danger and its distance. */
 import type { Verdict } from "@jittery-cap/core";
 import type { TakenLook } from "@jittery-cap/core/trainer";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Item, WholeState, WholeTold } from "../worker/practice-room.ts";
 import { askPractice } from "./ask-practice.ts";
 import { type ExerciseParts, GoOn } from "./exercise-parts.tsx";
@@ -34,6 +34,8 @@ export function WholeExercise({ item, title, ...parts }: WholeExerciseProps) {
   const [verdict, setVerdict] = useState<Verdict>();
   const [told, setTold] = useState<WholeTold>();
   const [isFailed, setFailed] = useState(false);
+  // a second touch before the answer is there is the same one
+  const isSaid = useRef(false);
   useEffect(() => {
     let isOver = false;
     askPractice("whole", item.sheet, item.seed, looks, item.skill).then(
@@ -46,7 +48,8 @@ export function WholeExercise({ item, title, ...parts }: WholeExerciseProps) {
   }, [item, looks]);
 
   const finish = async (tenths: number) => {
-    if (verdict === undefined || told !== undefined) return;
+    if (verdict === undefined || isSaid.current) return;
+    isSaid.current = true;
     const said = { verdict, nearest: nearest?.sheet, mistakes: nearest?.mistakes, sure: tenths / TENTHS };
     const result = await askPractice("result", item.sheet, item.seed, looks, said).catch(() => undefined);
     if (result === undefined) {
