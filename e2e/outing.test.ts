@@ -415,7 +415,7 @@ describe("the season", () => {
     await page.getByTestId("on-the-map").waitFor();
     const finds = /(\d+) finds/.exec((await page.getByTestId("on-the-map").textContent()) ?? "")?.[1];
     await page.getByRole("button", { name: "Table" }).click();
-    const cells = page.locator(".season-table tbody tr td:nth-child(4)");
+    const cells = page.locator(".figures tbody tr td:nth-child(4)");
     await cells.first().waitFor();
     const sum = (await cells.allTextContents()).reduce((all, one) => all + Number(one), 0);
     expect(String(sum)).to.equal(finds);

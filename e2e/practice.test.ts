@@ -48,7 +48,7 @@ describe("practice", () => {
     await page.locator('[data-sure="6"]').tap();
     await page.getByTestId("whole-told").waitFor();
     await page.getByText("By what you had seen").waitFor();
-    const rows = await page.locator(".practice-table tbody tr").count();
+    const rows = await page.locator(".figures tbody tr").count();
     expect(rows).to.be.greaterThan(4);
     const [kept] = await untilTries(application, page, 1, "whole");
     expect(kept).to.include({ verdict: "hold", sure: 0.6, minutes: 1.5 });

@@ -10,7 +10,7 @@ export function PatchYears({ years }: { readonly years: readonly PatchYear[] }) 
   const most = Math.max(1, ...years.map(({ amount }) => amount));
   const line = bedLine(years);
   return (
-    <table className="season-table patch-years">
+    <table className="figures patch-years">
       <caption>
         {line === undefined
           ? `A line through the years wants ${LEAST_YEARS} of them.`

@@ -16,7 +16,7 @@ export function History({ tries }: { readonly tries: readonly Try[] }) {
       <h2 id="history" className="section-title">
         Day by day
       </h2>
-      <table className="practice-table">
+      <table className="figures">
         <thead>
           <tr>
             <th scope="col">Day</th>

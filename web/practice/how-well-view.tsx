@@ -63,7 +63,7 @@ function Figures({ tries }: { readonly tries: readonly Try[] }) {
           <p className="soft">No danger was met yet.</p>
         ) : (
           <div className="table-scroll">
-            <table className="practice-table">
+            <table className="figures">
               <thead>
                 <tr>
                   <th scope="col">Danger</th>

@@ -3,16 +3,16 @@ import { CHARACTER_WORDS, stateWords } from "@jittery-cap/core";
 import type { UnderTheLamp } from "@jittery-cap/core/trainer";
 
 import { PIGMENTS } from "../theme/tokens.ts";
-import { type ExerciseParts, GoOn, Told } from "./exercise-parts.tsx";
-import { HowSure } from "./how-sure.tsx";
+import { type ExerciseParts, Told } from "./exercise-parts.tsx";
 import { capital } from "./look-exercise.tsx";
 import { Covered, PracticeFrame } from "./practice-frame.tsx";
-import { StateChoices } from "./state-choices.tsx";
+import { Naming } from "./state-choices.tsx";
 import { useNaming } from "./use-naming.ts";
 
 export function LampExercise({ item, ...parts }: ExerciseParts & { readonly item: UnderTheLamp }) {
   const { character, light, inks, choices, answer } = item;
-  const { said, setSaid, sure, finish, isTold } = useNaming(item, parts);
+  const naming = useNaming(item, parts);
+  const { said, isTold } = naming;
   return (
     <PracticeFrame
       label="Under the lamp"
@@ -35,17 +35,7 @@ export function LampExercise({ item, ...parts }: ExerciseParts & { readonly item
               <path d="M160 40 a60 60 0 0 0 0 120 z" fill={inks.onWhite} />
               <path d="M160 40 a60 60 0 0 1 0 120 z" fill={inks.onBlack} />
             </svg>
-            <div>
-              <StateChoices
-                character={character}
-                states={choices}
-                said={said}
-                answer={isTold ? answer : undefined}
-                onSay={isTold ? undefined : setSaid}
-              />
-              {said !== undefined && <HowSure onSure={finish} said={sure} />}
-              {isTold && <GoOn {...parts} />}
-            </div>
+            <Naming character={character} choices={choices} answer={answer} naming={naming} {...parts} />
           </div>
         </>
       }

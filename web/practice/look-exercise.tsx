@@ -5,10 +5,9 @@ import { useState } from "react";
 import { StatePicture } from "../specimen/choice.tsx";
 import { Choices } from "../specimen/choices.tsx";
 import { Drawing } from "../specimen/drawing.tsx";
-import { type ExerciseParts, GoOn, Told } from "./exercise-parts.tsx";
-import { HowSure } from "./how-sure.tsx";
+import { type ExerciseParts, Told } from "./exercise-parts.tsx";
 import { Covered, PracticeFrame } from "./practice-frame.tsx";
-import { StateChoices } from "./state-choices.tsx";
+import { Naming } from "./state-choices.tsx";
 import { useNaming } from "./use-naming.ts";
 
 const WIDE = 330;
@@ -16,7 +15,8 @@ const HIGH = 300;
 
 export function LookExercise({ item, ...parts }: ExerciseParts & { readonly item: OneLook }) {
   const { character, told, choices, answer, near } = item;
-  const { said, setSaid, sure, finish, isTold } = useNaming(item, parts);
+  const naming = useNaming(item, parts);
+  const { said, isTold } = naming;
   return (
     <PracticeFrame
       label="One look"
@@ -33,17 +33,7 @@ export function LookExercise({ item, ...parts }: ExerciseParts & { readonly item
             <div>
               <Shown item={item} answer={isTold ? answer : undefined} />
             </div>
-            <div>
-              <StateChoices
-                character={character}
-                states={choices}
-                said={said}
-                answer={isTold ? answer : undefined}
-                onSay={isTold ? undefined : setSaid}
-              />
-              {said !== undefined && <HowSure onSure={finish} said={sure} />}
-              {isTold && <GoOn {...parts} />}
-            </div>
+            <Naming character={character} choices={choices} answer={answer} naming={naming} {...parts} />
           </div>
         </>
       }

@@ -1,6 +1,9 @@
 /** States to choose among, in words, with their digits; afterwards which was right and which was said. */
 import { type CharacterId, stateWords } from "@jittery-cap/core";
 import { Choices } from "../specimen/choices.tsx";
+import { type ExerciseParts, GoOn } from "./exercise-parts.tsx";
+import { HowSure } from "./how-sure.tsx";
+import type { useNaming } from "./use-naming.ts";
 
 interface StateChoicesProps {
   readonly character: CharacterId;
@@ -12,7 +15,7 @@ interface StateChoicesProps {
   readonly onSay: ((state: string) => void) | undefined;
 }
 
-export function StateChoices({ character, states, said, answer, onSay }: StateChoicesProps) {
+function StateChoices({ character, states, said, answer, onSay }: StateChoicesProps) {
   return (
     <Choices label="What is it?" className="practice-choices">
       {states.map((state, index) => (
@@ -34,5 +37,30 @@ export function StateChoices({ character, states, said, answer, onSay }: StateCh
         </button>
       ))}
     </Choices>
+  );
+}
+
+interface NamingProps extends ExerciseParts {
+  readonly character: CharacterId;
+  readonly choices: readonly string[];
+  readonly answer: string;
+  readonly naming: ReturnType<typeof useNaming>;
+}
+
+/** One of some to be named, then how sure, then the way on. */
+export function Naming({ character, choices, answer, naming, ...parts }: NamingProps) {
+  const { said, setSaid, sure, finish, isTold } = naming;
+  return (
+    <div>
+      <StateChoices
+        character={character}
+        states={choices}
+        said={said}
+        answer={isTold ? answer : undefined}
+        onSay={isTold ? undefined : setSaid}
+      />
+      {said !== undefined && <HowSure onSure={finish} said={sure} />}
+      {isTold && <GoOn {...parts} />}
+    </div>
   );
 }

@@ -88,7 +88,7 @@ function TestPaper({ seed, items, done }: TestPaperProps) {
             This paper permits nothing. Made finds are not mushrooms: show what you find to somebody who knows.
           </p>
           <div className="table-scroll">
-            <table className="practice-table">
+            <table className="figures">
               <thead>
                 <tr>
                   <th scope="col">Find</th>

@@ -47,7 +47,7 @@ export function WholeTaught({ told, state }: { readonly told: WholeTold; readonl
         </dl>
         <h2 className="section-title">What each look told, or would have</h2>
         <div className="table-scroll">
-          <table className="practice-table">
+          <table className="figures">
             <thead>
               <tr>
                 <th scope="col">Look</th>

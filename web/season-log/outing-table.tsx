@@ -28,7 +28,7 @@ export function OutingTable({ season }: { readonly season: Season }) {
   return (
     <>
       <div className="table-scroll">
-        <table className="season-table">
+        <table className="figures">
           <thead>
             <tr>
               {HEADER.map((name, index) => (

@@ -26,7 +26,7 @@ export function BarTable<Row extends string | number, Column extends string | nu
   return (
     <>
       <div className="table-scroll">
-        <table className="season-table">
+        <table className="figures">
           <thead>
             <tr>
               <th>{head}</th>

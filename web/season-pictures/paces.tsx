@@ -13,7 +13,7 @@ export function Paces({ season }: { readonly season: Season }) {
   return (
     <Section title="An hour of searching" about="All finds, the empty visits counted.">
       <div className="table-scroll">
-        <table className="season-table">
+        <table className="figures">
           <thead>
             <tr>
               <th>year</th>

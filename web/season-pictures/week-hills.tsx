@@ -186,7 +186,7 @@ function runsOf(months: readonly number[]): readonly (readonly [number, number])
 function WeekTable({ weeks, season }: Pick<WeekHillsProps, "weeks" | "season">) {
   return (
     <div className="table-scroll">
-      <table className="season-table" data-testid="weeks-table">
+      <table className="figures" data-testid="weeks-table">
         <thead>
           <tr>
             <th>kind</th>

@@ -19,7 +19,7 @@ export function VisitList({ restsOn, season }: VisitListProps) {
   const outingOf = (search: string) =>
     season.outings.find(({ content }) => content.searches.some(({ id }) => id === search));
   return (
-    <table className="season-table" data-testid="rests-on">
+    <table className="figures" data-testid="rests-on">
       <thead>
         <tr>
           <th>Visit</th>
