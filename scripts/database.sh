@@ -48,6 +48,7 @@ start_database() {
   # once chosen it stays: the server goes on asking there when the database is started again
   port=${DATABASE_PORT:-$(free_port "$DATABASE_USUAL_PORT")}
   DATABASE_PORT=$port
+  printf '%s' "$port" >"$folder/port"
   # a session of its own, so that a Ctrl-C meant for the application does not reach the database first
   setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$folder/data" --socket="$socket" \
     --bind-address=127.0.0.1 --port="$port" --pid-file="$folder/mariadbd.pid" --log-error="$folder/mariadbd.log" \

@@ -11,6 +11,7 @@ import { migrate } from "./database/migrate.ts";
 import { loadDemo, loadSeasons } from "./demo.ts";
 import { createApp } from "./http/app.ts";
 import { judgingInThreads } from "./judging/judging.ts";
+import { Metrics } from "./metrics/metrics.ts";
 import { readSettings } from "./settings.ts";
 import { skyAt, stationAt } from "./weather/station.ts";
 
@@ -45,10 +46,15 @@ async function main(): Promise<void> {
     limit: 50,
   });
   await parts.verdicts.words(rows);
+  const metrics = settings.METRICS_PORT === undefined ? undefined : new Metrics();
+  metrics?.gauge("listening_pages", "Pages that wait to be told of changes", () => parts.live.listeners);
+  metrics?.gauge("listening_phones", "Phones at the tables of rounds", () => parts.roundsLive.listeners);
+  const told = settings.METRICS_PORT === undefined ? undefined : await metrics?.listen(settings.METRICS_PORT);
   let stopping = false;
   const app = createApp(parts, {
     hosts: settings.ALLOWED_HOSTS,
     isStopping: () => stopping,
+    metrics,
     webFolder: fileURLToPath(new URL("../web/dist", import.meta.url)),
   });
   const server = app.listen(settings.PORT, settings.HOST, (error) => {
@@ -69,6 +75,7 @@ async function main(): Promise<void> {
     logger.info({ signal }, "stopping");
     setTimeout(() => process.exit(1), STOP_WITHIN_MS).unref();
     simulated?.close();
+    told?.close();
     const resting = close();
     server.close(() => void resting.then(() => database.close()).then(() => process.exit(0)));
     server.closeIdleConnections();

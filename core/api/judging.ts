@@ -3,6 +3,13 @@ import { z } from "zod";
 import { VERDICTS } from "../judge/verdict.ts";
 import { route } from "./route.ts";
 
+export const alive = route({
+  method: "get",
+  path: "/api/alive",
+  about: "Whether the server answers at all; whether it can do its work is told by its health",
+  reply: z.object({ status: z.literal("ok") }),
+});
+
 export const health = route({
   method: "get",
   path: "/api/health",

@@ -1,7 +1,7 @@
 /** All routes of the contract, by name. */
 import { changedDocuments, live, readDocument, readTouches, writeDocument } from "./documents.ts";
 import { findPaper, listFinds, listStandings, putPicture, showPicture } from "./finds.ts";
-import { assessFinds, describeApi, health, reportBrowserError } from "./judging.ts";
+import { alive, assessFinds, describeApi, health, reportBrowserError } from "./judging.ts";
 import {
   askStandIn,
   listPackets,
@@ -21,6 +21,7 @@ export const ROUTES = {
   writeDocument,
   changedDocuments,
   readDocument,
+  alive,
   health,
   describeApi,
   assessFinds,

@@ -17,6 +17,11 @@ export class Live {
     return this.listening.size < MOST_LISTENING;
   }
 
+  /** How many listen. */
+  get listeners(): number {
+    return this.listening.size;
+  }
+
   /** Opens the stream of a page, and tells it where the changes stand. */
   async listen(ownerId: string, place: number, request: Request, response: Response): Promise<void> {
     this.listening.add(response);

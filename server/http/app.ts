@@ -6,6 +6,7 @@ import compression from "compression";
 import express, { type Express, type Request } from "express";
 import helmet from "helmet";
 import { pinoHttp } from "pino-http";
+import type { Metrics } from "../metrics/metrics.ts";
 import { documentHandlers } from "./handlers/documents.ts";
 import { findHandlers } from "./handlers/finds.ts";
 import { packetHandlers } from "./handlers/packets.ts";
@@ -29,6 +30,8 @@ export interface Running {
   readonly isStopping?: () => boolean;
   /** Host names besides localhost that this server goes by. */
   readonly hosts?: readonly string[];
+  /** Times the requests, where somebody collects that. */
+  readonly metrics?: Pick<Metrics, "timing"> | undefined;
   /** The folder of the built web application; left out where only the API is wanted. */
   readonly webFolder?: string;
 }
@@ -43,8 +46,14 @@ export function createApp(parts: Parts, running: Running = {}): Express {
   app.disable("x-powered-by");
   // answers of the API are kept by nobody; files have tags of their own
   app.disable("etag");
+  if (running.metrics !== undefined) app.use(running.metrics.timing);
   const logsRequests = logger.isLevelEnabled("info");
-  app.use(pinoHttp({ logger, autoLogging: logsRequests && { ignore: (request) => request.url === "/api/health" } }));
+  app.use(
+    pinoHttp({
+      logger,
+      autoLogging: logsRequests && { ignore: ({ url }) => url === "/api/health" || url === "/api/alive" },
+    }),
+  );
   app.use(
     helmet({
       strictTransportSecurity: false,

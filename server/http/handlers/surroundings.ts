@@ -8,6 +8,7 @@ import { Problem } from "../problem.ts";
 import { type Handlers, parsedOr400, WithStatus } from "../serve.ts";
 
 type Names =
+  | "alive"
   | "health"
   | "describeApi"
   | "assessFinds"
@@ -25,6 +26,7 @@ export function surroundingsHandlers(parts: Parts): Pick<Handlers, Names> {
   let since = 0;
   let heard = 0;
   return {
+    alive: () => ({ status: "ok" as const }),
     health: async () => {
       const up = await parts.isDatabaseUp();
       return new WithStatus(up ? 200 : 503, {
