@@ -275,6 +275,8 @@ describe("recording a find in the browser", () => {
     const { page, context } = await application.open(DESK, "offline");
     await newFind(page);
     await untilSaved(page);
+    // the judge is there: on a first visit nothing else keeps it
+    await untilVerdict(page, "hold");
     await context.setOffline(true);
     await tell(page, "age", "mature");
     await station(page, "Print");

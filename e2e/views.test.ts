@@ -120,7 +120,7 @@ describe("the views", () => {
         verdict: "leave" | "hold" | "basket";
         dangers: { sheet: string; mistakes: number }[];
       };
-      await page.goto(`${application.address}/finds/${find.id}/decide`);
+      await visit(page, application, `/finds/${find.id}/decide`);
       await untilVerdict(page, answer.verdict);
       for (const danger of answer.dangers)
         expect(await mistakesTo(page, danger.sheet), `${find.label}: ${danger.sheet}`).to.equal(danger.mistakes);
