@@ -246,6 +246,10 @@ describe("a phone at a table", () => {
     const link = (await table.page.getByTestId("join-link").getAttribute("href")) ?? "";
     await table.page.getByRole("button", { name: "Show the first find" }).click();
     await table.page.getByRole("heading", { name: "0 minutes spent" }).waitFor();
+    const seen = await table.page.request.get(link.replace("/round/", "/api/round-links/"));
+    expect(await seen.text())
+      .to.contain('"find"')
+      .and.not.to.contain('"rules"');
     const { page, context } = await application.open(PHONE);
     await page.goto(link);
     await page.getByLabel("Your name here").fill("Late one");

@@ -2,7 +2,7 @@
  * A made find for practice: it stands there and nothing is seen of it; whoever asks for a look is shown what it would show
  * today, and pays its minutes. Equal seeds make equal finds, and the order of the looks changes nothing of what they show.
  */
-import { type Body, type Find, findSchema, type Measures } from "../find/schema.ts";
+import { type Body, type Find, findSchema, type Measures, type Rules } from "../find/schema.ts";
 import { type Age, type CharacterId, type Lift, SITE_CHARACTERS } from "../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
 import { bodyLooks } from "../judge/looks.ts";
@@ -60,8 +60,11 @@ export interface MadeFind {
 /** An id that every device makes of a seed: a find of practice is kept nowhere. */
 const PRACTICE_ID = "practice";
 
-/** Makes a find of a kind, undrawn. @param day the weather; "any" draws frost, rain, drought and wear as they come */
-export function makeFind(sheet: Sheet, seed: string, day: Day = "any"): MadeFind {
+/**
+ * Makes a find of a kind, undrawn. @param day the weather; "any" draws frost, rain, drought and wear as they come
+ * @param rules the learner's own house rules, so that practice permits no more than their wood does; left out, the defaults
+ */
+export function makeFind(sheet: Sheet, seed: string, day: Day = "any", rules: Rules = {}): MadeFind {
   const chance = chanceOf(seed, "find");
   const weather = drawWeather(chance, day);
   const ages = happens(chance, OFTEN.alone)
@@ -79,7 +82,7 @@ export function makeFind(sheet: Sheet, seed: string, day: Day = "any"): MadeFind
     id: PRACTICE_ID,
     ...timeAndPlaceOf(chance, sheet),
     weather,
-    rules: { amanitas: "known", smallBrown: "known", upsetters: "cooked" },
+    rules,
     bodies: [...specimens].map(([id, specimen]) => bareBody(id, specimen, lost ?? "standing")),
   });
   return { seed, sheet, day, find, specimens, taken: [], minutes: 0, waitHours: 0 };

@@ -44,9 +44,26 @@ describe("what came of a whole find", () => {
     const result = wholeResult(angel, { verdict: "basket", sure: 0.9 }, SHIPPED);
     expect(result).to.include({ isDanger: true, isLetThrough: true, isTooEarly: true, isRight: false });
   });
-  it("calls leaving or holding a danger right", () => {
-    for (const verdict of ["leave", "hold"] as const)
-      expect(wholeResult(angel, { verdict, sure: 0.9 }, SHIPPED)).to.include({ isLetThrough: false, isRight: true });
+  it("calls leaving a danger right, and holding it where the core holds: what it leaves nobody holds rightly", () => {
+    expect(wholeResult(angel, { verdict: "leave", sure: 0.9 }, SHIPPED)).to.include({
+      isLetThrough: false,
+      isRight: true,
+    });
+    const all = offeredLooks(angel).filter(({ test }) => test !== "put-aside");
+    for (const made of [angel, afterLooks(angel, all)]) {
+      const held = wholeResult(made, { verdict: "hold", sure: 0.9 }, SHIPPED);
+      expect(held.isRight).to.equal(held.answer.verdict !== "leave");
+      expect(held.isRight && held.isTooEarly).to.equal(false);
+    }
+  });
+  it("is judged by the learner's own house rules, and by the strict defaults where none are told", () => {
+    const blusher = sheetOf("amanita-rubescens");
+    const strict = Array.from({ length: 6 }, (_unused, index) =>
+      shortestWay(makeFind(blusher, `b${index}`, "ordinary"), SHIPPED),
+    );
+    expect(strict.every((way) => way.verdict !== "basket")).to.equal(true);
+    expect(makeFind(blusher, "b", "ordinary", { amanitas: "known" }).find.rules).to.deep.equal({ amanitas: "known" });
+    expect(makeFind(blusher, "b").find.rules).to.deep.equal({});
   });
   it("calls a basket of which nothing was seen too early, also of a good kind", () => {
     expect(wholeResult(bun, { verdict: "basket", sure: 0.9 }, SHIPPED)).to.include({
@@ -84,10 +101,14 @@ describe("what came of a whole find", () => {
   });
 });
 
-it("nothing said of a danger but the basket is wrong, and of all else only what the core says is right", () => {
-  for (const said of ["leave", "hold", "basket"] as const)
-    for (const core of ["leave", "hold", "basket"] as const) {
-      expect(isRightVerdict(said, core, true)).to.equal(said !== "basket");
+it("nothing is right that permits more than the core, of a danger or of anything else", () => {
+  const order = ["leave", "hold", "basket"] as const;
+  for (const said of order)
+    for (const core of order) {
+      for (const isDanger of [true, false])
+        if (order.indexOf(said) > order.indexOf(core)) expect(isRightVerdict(said, core, isDanger)).to.equal(false);
+      expect(isRightVerdict("basket", core, true)).to.equal(false);
+      expect(isRightVerdict("leave", core, true)).to.equal(true);
       expect(isRightVerdict(said, core, false)).to.equal(said === core);
     }
   expect(DANGER_TIERS.size).to.equal(3);

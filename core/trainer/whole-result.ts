@@ -67,11 +67,11 @@ export interface WholeResult {
 const STRICTNESS: Readonly<Record<Verdict, number>> = { leave: 0, hold: 1, basket: 2 };
 
 /**
- * Whether what was said is right: the core's own verdict on what was seen, or, of a danger, anything but the basket. Holding
- * what could be decided is no mistake of the liver, but it is not counted as right: nobody learns by holding all.
+ * Whether what was said is right: the core's own verdict on what was seen, or, of a danger, anything as strict. Holding what could be
+ * decided is no mistake of the liver, but it is not counted as right: nobody learns by holding all.
  */
 export const isRightVerdict = (said: Verdict, core: Verdict, isDanger: boolean): boolean =>
-  isDanger ? said !== "basket" : said === core;
+  isDanger ? said !== "basket" && STRICTNESS[said] <= STRICTNESS[core] : said === core;
 
 /** The whole result. Some tenths of a second: every look that was left out is tried. */
 export function wholeResult(made: MadeFind, said: Said, knowledge: Knowledge): WholeResult {
@@ -102,9 +102,12 @@ const MOST = 3;
 /** Nobody goes on for longer than this. */
 const STEPS_AT_MOST = 40;
 
+/** The same find before anything was looked at. */
+const undrawn = ({ sheet, seed, day, find }: MadeFind): MadeFind => makeFind(sheet, seed, day, find.rules);
+
 /** The way of somebody who looks at what stands there and then always does what the plan says next. */
-export function shortestWay({ sheet, seed, day }: MadeFind, knowledge: Knowledge): Way {
-  let made = makeFind(sheet, seed, day);
+export function shortestWay(begun: MadeFind, knowledge: Knowledge): Way {
+  let made = undrawn(begun);
   const looks: OfferedLook[] = [];
   const take = (look: OfferedLook) => {
     looks.push(look);
@@ -138,7 +141,7 @@ function badExample({ bodies }: Answer, offers: readonly OfferedLook[]): Offered
 
 /** Every look that was or could have been taken, with what it tells beside all that was seen without it. */
 function looksTold(made: MadeFind, answer: Answer, shortest: Way, knowledge: Knowledge): readonly LookTold[] {
-  const fresh = makeFind(made.sheet, made.seed, made.day);
+  const fresh = undrawn(made);
   // of a look at one body it is told what it does on that body: the find's own distance is that of its nearest body
   const moved = (before: Answer, after: Answer, body: string | undefined): readonly string[] =>
     after.dangers.flatMap(({ sheet, bodies }) => {

@@ -3,7 +3,7 @@ import type { Verdict } from "@jittery-cap/core";
 import type { TakenLook } from "@jittery-cap/core/trainer";
 import { useEffect, useRef, useState } from "react";
 import type { Item, WholeState, WholeTold } from "../worker/practice-room.ts";
-import { askPractice } from "./ask-practice.ts";
+import { askResult, askWhole } from "./ask-practice.ts";
 import { type ExerciseParts, GoOn } from "./exercise-parts.tsx";
 import { TENTHS } from "./how-sure.tsx";
 import { NearestQuestion } from "./nearest-question.tsx";
@@ -38,7 +38,7 @@ export function WholeExercise({ item, title, ...parts }: WholeExerciseProps) {
   const isSaid = useRef(false);
   useEffect(() => {
     let isOver = false;
-    askPractice("whole", item.sheet, item.seed, looks, item.skill).then(
+    askWhole(item.sheet, item.seed, looks, item.skill).then(
       (now) => !isOver && setState(now),
       () => !isOver && setFailed(true),
     );
@@ -51,7 +51,7 @@ export function WholeExercise({ item, title, ...parts }: WholeExerciseProps) {
     if (verdict === undefined || isSaid.current) return;
     isSaid.current = true;
     const said = { verdict, nearest: nearest?.sheet, mistakes: nearest?.mistakes, sure: tenths / TENTHS };
-    const result = await askPractice("result", item.sheet, item.seed, looks, said).catch(() => undefined);
+    const result = await askResult(item.sheet, item.seed, looks, said).catch(() => undefined);
     if (result === undefined) {
       setFailed(true);
       return;

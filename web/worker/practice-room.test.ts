@@ -61,24 +61,24 @@ describe("the trainer beside the sheets", () => {
   });
 
   it("goes on with a find look by look, and says what each cost and showed", () => {
-    const bare = room.whole("amanita-virosa", "seed", []);
+    const bare = room.whole("amanita-virosa", "seed", [], {});
     expect(bare.taken).to.deep.equal([]);
     expect(bare.minutes).to.equal(0);
     const [first, second] = bare.offered;
     if (first === undefined || second === undefined) throw new Error("nothing is offered");
-    const after = room.whole("amanita-virosa", "seed", [first, second]);
+    const after = room.whole("amanita-virosa", "seed", [first, second], {});
     expect(after.minutes).to.equal(first.minutes + second.minutes);
     expect(after.taken.map((look) => look.text)).to.deep.equal([first.text, second.text]);
     for (const look of after.taken) expect(look.saw.length).to.be.greaterThan(3);
     expect(after.conditions.length).to.be.greaterThan(1);
-    expect(() => room.whole("lunar-cap", "seed", [])).to.throw(RangeError);
+    expect(() => room.whole("lunar-cap", "seed", [], {})).to.throw(RangeError);
   });
 
   it("offers four dangers to name, the one of the confusion among them, in an order that tells nothing", () => {
     const skill = pairId("galerina-marginata", "kuehneromyces-mutabilis");
     const places = new Set<number>();
     for (let index = 0; index < 24; index += 1) {
-      const { dangers } = room.whole("kuehneromyces-mutabilis", `order ${index}`, [], skill);
+      const { dangers } = room.whole("kuehneromyces-mutabilis", `order ${index}`, [], {}, skill);
       expect(dangers).to.have.length(4);
       expect(new Set(dangers.map(({ id }) => id)).size).to.equal(4);
       places.add(dangers.findIndex(({ id }) => id === "galerina-marginata"));
@@ -87,13 +87,13 @@ describe("the trainer beside the sheets", () => {
   });
 
   it("tells what came of a find: what it was, the nearest first, and the course only where it was let through", () => {
-    const through = room.result("amanita-virosa", "seed", [], { verdict: "basket", sure: 0.9 });
+    const through = room.result("amanita-virosa", "seed", [], {}, { verdict: "basket", sure: 0.9 });
     expect(through.kind.id).to.equal("amanita-virosa");
     expect(through.course).to.match(/liver/);
     expect(through.nearest).to.have.length(5);
     const distances = through.nearest.map((one) => one.mistakes);
     expect(distances).to.deep.equal([...distances].sort((one, other) => one - other));
-    expect(room.result("amanita-virosa", "seed", [], { verdict: "leave", sure: 0.9 }).course).to.equal(undefined);
+    expect(room.result("amanita-virosa", "seed", [], {}, { verdict: "leave", sure: 0.9 }).course).to.equal(undefined);
   });
 
   it("puts deadly confusions of here and now first, each danger once", () => {

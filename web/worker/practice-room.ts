@@ -1,5 +1,5 @@
 /** The trainer beside the sheets, in the judge's thread: fetched when somebody practises, since no answer needs it. */
-import { DANGER_TIERS, type Find, type Knowledge, type Sheet, type Verdict } from "@jittery-cap/core";
+import { DANGER_TIERS, type Find, type Knowledge, type Rules, type Sheet, type Verdict } from "@jittery-cap/core";
 import {
   afterLooks,
   allSkills,
@@ -187,9 +187,15 @@ export function practiceRoom(knowledge: Knowledge) {
     },
 
     /** A whole find after some looks. */
-    whole(id: string, seed: string, looks: readonly Pick<TakenLook, "test" | "body">[], skill?: string): WholeState {
+    whole(
+      id: string,
+      seed: string,
+      looks: readonly Pick<TakenLook, "test" | "body">[],
+      rules: Rules,
+      skill?: string,
+    ): WholeState {
       const sheet = sheetOf(id);
-      const made = afterLooks(makeFind(sheet, seed), looks);
+      const made = afterLooks(makeFind(sheet, seed, "any", rules), looks);
       return {
         find: made.find,
         offered: offeredLooks(made),
@@ -202,9 +208,19 @@ export function practiceRoom(knowledge: Knowledge) {
     },
 
     /** What came of it. */
-    result(id: string, seed: string, looks: readonly Pick<TakenLook, "test" | "body">[], said: Said): WholeTold {
+    result(
+      id: string,
+      seed: string,
+      looks: readonly Pick<TakenLook, "test" | "body">[],
+      rules: Rules,
+      said: Said,
+    ): WholeTold {
       const sheet = sheetOf(id);
-      const { answer, kind, ...result } = wholeResult(afterLooks(makeFind(sheet, seed), looks), said, knowledge);
+      const { answer, kind, ...result } = wholeResult(
+        afterLooks(makeFind(sheet, seed, "any", rules), looks),
+        said,
+        knowledge,
+      );
       return {
         ...result,
         kind: lineOf(kind),

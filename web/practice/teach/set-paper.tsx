@@ -6,7 +6,7 @@ import { useParams } from "react-router";
 import { valueOrNothing } from "../../api/client.ts";
 import { VERDICT_WORDS } from "../../standing/verdict-words.ts";
 import type { WholeState, WholeTold } from "../../worker/practice-room.ts";
-import { askPractice } from "../ask-practice.ts";
+import { askResult, askWhole } from "../ask-practice.ts";
 import { MadeFigure } from "../made-figure.tsx";
 import { NoExercise } from "../practice-frame.tsx";
 import "../practice.css";
@@ -20,7 +20,7 @@ interface PaperFind {
 const MINUTES_TOLD = 2;
 
 async function paperOf(sheet: string, seed: string): Promise<PaperFind> {
-  const bare = await askPractice("whole", sheet, seed, []);
+  const bare = await askWhole(sheet, seed, []);
   const looks = bare.offered
     .filter(
       (look) =>
@@ -28,8 +28,8 @@ async function paperOf(sheet: string, seed: string): Promise<PaperFind> {
     )
     .map(({ test, body }) => ({ test, ...(body === undefined ? {} : { body }) }));
   const [state, told] = await Promise.all([
-    askPractice("whole", sheet, seed, looks),
-    askPractice("result", sheet, seed, looks, { verdict: "hold", sure: 0 }),
+    askWhole(sheet, seed, looks),
+    askResult(sheet, seed, looks, { verdict: "hold", sure: 0 }),
   ]);
   return { state, told };
 }

@@ -4,7 +4,7 @@ import type { Shown } from "@jittery-cap/core/trainer";
 import { useCallback, useEffect, useState } from "react";
 import { ask as askServer, valueOrNothing } from "../../api/client.ts";
 import type { WholeState } from "../../worker/practice-room.ts";
-import { askPractice } from "../ask-practice.ts";
+import { askResult, askWhole } from "../ask-practice.ts";
 import { useRound } from "./use-round.ts";
 
 export interface Look {
@@ -61,7 +61,7 @@ export function useTable(id: string): Table {
   useEffect(() => {
     if (sheet === undefined || seed === undefined || at === undefined || isTold) return;
     let isOver = false;
-    askPractice("whole", sheet, seed, looks).then(
+    askWhole(sheet, seed, looks).then(
       (now) => {
         if (isOver) return;
         setState(now);
@@ -94,8 +94,11 @@ function refusalOf(outcome: Awaited<ReturnType<typeof askServer>>): string | und
   return outcome.kind === "refused" ? outcome.problem.detail : `${outcome.text} The phones see what was shown before.`;
 }
 
-/** What of a made find the phones see. */
-const shownOf = (at: number, { find, conditions, taken, minutes, dangers }: WholeState): Shown => ({
+/** What of a made find the phones see; the table's own house rules stay at home, as they do in a packet. */
+const shownOf = (
+  at: number,
+  { find: { rules: _rules, ...find }, conditions, taken, minutes, dangers }: WholeState,
+): Shown => ({
   at,
   find,
   conditions: [...conditions],
@@ -112,7 +115,7 @@ const shownOf = (at: number, { find, conditions, taken, minutes, dangers }: Whol
 /** What it was; undefined where the sheets cannot be had. */
 async function toldOf(sheet: string, seed: string, looks: readonly Look[]): Promise<Shown["told"]> {
   const said = { verdict: "hold", sure: 0 } as const;
-  const result = await askPractice("result", sheet, seed, looks, said).catch(() => undefined);
+  const result = await askResult(sheet, seed, looks, said).catch(() => undefined);
   if (result === undefined) return undefined;
   const { kind, verdict, reasons, least, nearest, isDanger } = result;
   return {
