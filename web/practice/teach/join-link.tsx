@@ -2,6 +2,7 @@
 import Button from "@mui/material/Button";
 import { toString as codeOf } from "qrcode";
 import { useEffect, useState } from "react";
+import "./teach.css";
 
 export function JoinLink({ token }: { readonly token: string }) {
   const address = `${location.origin}/round/${token}`;

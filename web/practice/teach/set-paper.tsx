@@ -10,6 +10,7 @@ import { askResult, askWhole } from "../ask-practice.ts";
 import { MadeFigure } from "../made-figure.tsx";
 import { NoExercise } from "../practice-frame.tsx";
 import "../practice.css";
+import "./teach.css";
 
 interface PaperFind {
   readonly state: WholeState;

@@ -13,6 +13,7 @@ import { WholeLooks } from "../whole-looks.tsx";
 import { JoinLink } from "./join-link.tsx";
 import { TableAnswers } from "./table-answers.tsx";
 import { type Table, useTable } from "./use-table.ts";
+import "./teach.css";
 
 export function TableView() {
   const { id = "" } = useParams();

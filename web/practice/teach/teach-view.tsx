@@ -16,6 +16,7 @@ import { useShelf } from "../../sheets/use-shelf.ts";
 import { askPractice } from "../ask-practice.ts";
 import { PracticeFrame } from "../practice-frame.tsx";
 import { readSet, setFile, someOf } from "./set-file.ts";
+import "./teach.css";
 
 const SIZES = [5, 10, 20] as const;
 
