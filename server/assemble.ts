@@ -12,10 +12,17 @@ import { Admission } from "./documents/admission.ts";
 import { Documents } from "./documents/documents.ts";
 import { Live } from "./documents/live.ts";
 import { DocumentWriter } from "./documents/writer.ts";
+import { SETUP_WORD } from "./http/handlers/people.ts";
 import type { Parts } from "./http/parts.ts";
 import type { Judging } from "./judging/judging.ts";
 import { Verdicts } from "./judging/verdicts.ts";
 import { Packets } from "./packets/packets.ts";
+import { Tries } from "./people/attempts.ts";
+import { Invitations } from "./people/invitations.ts";
+import { Leaving } from "./people/leaving.ts";
+import { Passkeys } from "./people/passkeys.ts";
+import { newCode, People } from "./people/people.ts";
+import { Sessions } from "./people/sessions.ts";
 import { Pictures } from "./pictures/pictures.ts";
 import { PlaceLinks } from "./places/place-links.ts";
 import { Rounds } from "./rounds/rounds.ts";
@@ -45,6 +52,8 @@ export function assemble(
     live.tell(rows);
     verdicts.heard(rows);
   });
+  const sessions = new Sessions(database, models);
+  const people = new People(database, models, sessions);
   const parts: Parts = {
     documents,
     writer,
@@ -61,6 +70,13 @@ export function assemble(
     placeLinks: new PlaceLinks(models, documents),
     rounds: new Rounds(models, (token) => roundsLive.nudge(token)),
     roundsLive,
+    people,
+    sessions,
+    passkeys: new Passkeys(models),
+    invitations: new Invitations(database, models, people),
+    tries: new Tries(database),
+    leaving: new Leaving(database, models, documents, people, async () => []),
+    setupWord: () => sessions.secret(SETUP_WORD, newCode),
     track: trackAt,
     scale: scaleReading,
     secondPerson: simulatedOpinion,

@@ -4,6 +4,7 @@ import { fileURLToPath } from "node:url";
 import { LOCAL_PERSON } from "@jittery-cap/core/documents";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { pino } from "pino";
+import { INVENTED } from "../demo/invented-people.ts";
 import { startWeatherStation } from "../stand-ins/weather-station.ts";
 import { assemble } from "./assemble.ts";
 import { openDatabase } from "./database/database.ts";
@@ -15,6 +16,8 @@ import { Metrics } from "./metrics/metrics.ts";
 import { readSettings } from "./settings.ts";
 import { skyAt, stationAt } from "./weather/station.ts";
 
+/** Where only this machine reaches the server. */
+const LOOPBACK = ["127.0.0.1", "localhost", "::1"];
 const STOP_WITHIN_MS = 5000;
 /** Whoever opens the application at once after a start comes before what an earlier run left to be judged. */
 const SWEEP_AFTER_MS = 3000;
@@ -36,10 +39,11 @@ async function main(): Promise<void> {
     skyAt(address),
   );
   await parts.documents.purge(new Date());
+  const hasDemo = settings.LOAD_DEMO !== "no";
+  if (hasDemo) for (const { id, name, about } of INVENTED) await parts.people.invent(id, name, about);
   if (settings.LOAD_DEMO === "yes")
     logger.info({ documents: await loadSeasons(parts.writer, models, LOCAL_PERSON, knowledge) }, "two seasons loaded");
-  if (settings.LOAD_DEMO !== "no")
-    logger.info({ finds: await loadDemo(parts.writer, models, LOCAL_PERSON) }, "demo data loaded");
+  if (hasDemo) logger.info({ finds: await loadDemo(parts.writer, models, LOCAL_PERSON) }, "demo data loaded");
   // the first list of a day is not the one that opens the connections
   const { rows } = await parts.documents.page({ kind: "person", id: LOCAL_PERSON }, "find", {
     archived: false,
@@ -50,11 +54,19 @@ async function main(): Promise<void> {
   metrics?.gauge("listening_pages", "Pages that wait to be told of changes", () => parts.live.listeners);
   metrics?.gauge("listening_phones", "Phones at the tables of rounds", () => parts.roundsLive.listeners);
   const told = settings.METRICS_PORT === undefined ? undefined : await metrics?.listen(settings.METRICS_PORT);
+  const setupWord = (await parts.people.isNobodyYet()) ? await parts.setupWord() : undefined;
   let stopping = false;
   const app = createApp(parts, {
     hosts: settings.ALLOWED_HOSTS,
     isStopping: () => stopping,
     metrics,
+    session: parts.sessions.middleware(settings.SESSION_SECRET ?? (await parts.sessions.secret("session")), {
+      isSecure: settings.PUBLIC_URL?.protocol === "https:",
+      path: "/",
+    }),
+    proxies: settings.TRUST_PROXIES,
+    publicUrl: settings.PUBLIC_URL,
+    hasInvented: hasDemo && LOOPBACK.includes(settings.HOST),
     webFolder: fileURLToPath(new URL("../web/dist", import.meta.url)),
   });
   const server = app.listen(settings.PORT, settings.HOST, (error) => {
@@ -65,6 +77,7 @@ async function main(): Promise<void> {
     const address = server.address();
     const port = typeof address === "object" && address !== null ? address.port : settings.PORT;
     process.stdout.write(`Jittery Cap is at http://${settings.HOST}:${port}\n`);
+    if (setupWord !== undefined) process.stdout.write(`Nobody has signed in yet. The setup word is ${setupWord}\n`);
     setTimeout(() => {
       parts.verdicts.sweep().catch((error: unknown) => logger.warn({ err: error }, "not all finds could be judged"));
     }, SWEEP_AFTER_MS).unref();

@@ -56,6 +56,7 @@ export const EVERYWHERE: readonly Stop[] = [
   { to: "/files", name: "Files" },
   { to: "/words", name: "Words" },
   { to: "/settings", name: "Settings" },
+  { to: "/me", name: "You" },
 ];
 
 /** A page of a find. @param part a station of the record, or one of the tests */

@@ -146,6 +146,15 @@ const views: RouteObject[] = [
     path: "settings",
     lazy: () => import("./settings/settings-view.tsx").then(({ SettingsView }) => ({ Component: SettingsView })),
   },
+  {
+    path: "sign-in",
+    lazy: () => import("./people/sign-in-view.tsx").then(({ SignInView }) => ({ Component: SignInView })),
+  },
+  {
+    path: "join/:token",
+    lazy: () => import("./people/join-view.tsx").then(({ JoinView }) => ({ Component: JoinView })),
+  },
+  { path: "me", lazy: () => import("./people/me-view.tsx").then(({ MeView }) => ({ Component: MeView })) },
   { path: "words", lazy: () => import("./words/words-view.tsx").then(({ WordsView }) => ({ Component: WordsView })) },
   { path: "sheets", lazy: () => import("./sheets/shelf-view.tsx").then(({ ShelfView }) => ({ Component: ShelfView })) },
   {

@@ -7,6 +7,7 @@ export const alive = route({
   method: "get",
   path: "/api/alive",
   about: "Whether the server answers at all; whether it can do its work is told by its health",
+  access: "anybody",
   reply: z.object({ status: z.literal("ok") }),
 });
 
@@ -14,6 +15,7 @@ export const health = route({
   method: "get",
   path: "/api/health",
   about: "Whether server and database answer, and by which sheets is judged",
+  access: "anybody",
   reply: z.object({
     status: z.enum(["ok", "unavailable"]),
     database: z.enum(["up", "down"]),
@@ -42,6 +44,7 @@ export const reportBrowserError = route({
   method: "post",
   path: "/api/browser-errors",
   about: "Writes into the server's log what failed in a browser",
+  access: "anybody",
   body: z.strictObject({
     where: z.string().min(1).max(40),
     message: z.string().min(1).max(500),
@@ -55,5 +58,6 @@ export const describeApi = route({
   method: "get",
   path: "/api/openapi.json",
   about: "This description of the interface, as OpenAPI 3.1",
+  access: "anybody",
   reply: z.looseObject({ openapi: z.string() }),
 });

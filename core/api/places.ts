@@ -49,6 +49,7 @@ export const openPlaceLink = route({
   method: "get",
   path: "/api/place-links/:token",
   about: "What somebody else may see of a place",
+  access: "link",
   params: z.strictObject({ token: z.string().regex(/^[0-9a-f]{32}$/, "expected the token of a link") }),
   reply: z.object({
     name: z.string(),

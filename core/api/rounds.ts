@@ -72,6 +72,7 @@ export const joinRound = route({
   method: "get",
   path: "/api/round-links/:token",
   about: "A round as a phone sees it: what the table shows, and how many have answered",
+  access: "link",
   params: ofLink,
   query: z.strictObject({ guest: uuid.optional() }),
   reply: z.object({
@@ -91,6 +92,7 @@ export const answerRound = route({
   method: "post",
   path: "/api/round-links/:token/answers",
   about: "Answers the find that is shown; until it is uncovered, another answer of the same phone takes its place",
+  access: "link",
   params: ofLink,
   body: roundAnswerSchema,
   reply: z.object({ heard: z.string() }),
@@ -101,6 +103,7 @@ export const watchRound = route({
   method: "get",
   path: "/api/round-links/:token/live",
   about: "Server-sent events: `changed` whenever the table shows something else or somebody answered",
+  access: "link",
   params: ofLink,
   reply: { media: "text/event-stream" },
   problems: [404],

@@ -1,8 +1,17 @@
 /** One route of the contract: server and client are both made from it. */
 import { z } from "zod";
 
+/** Names the person whose page sends a request: a browser's tabs share one cookie, whoever's they are. */
+export const PERSON_HEADER = "x-person";
+
 /** What comes back where all is well: JSON of a schema, nothing, or a file of a media type. */
 export type Reply = z.ZodType | "nothing" | { readonly media: string };
+
+/**
+ * Who may ask at all: anybody; anybody who is about to sign in, join or sign out; whoever holds a link that names what it is about;
+ * or a person who has signed in.
+ */
+export type Access = "anybody" | "entrance" | "link" | "person";
 
 export interface Route<
   Params extends z.ZodType = z.ZodType,
@@ -15,6 +24,7 @@ export interface Route<
   readonly path: string;
   /** What it does, in a sentence. */
   readonly about: string;
+  readonly access: Access;
   readonly params: Params;
   readonly query: Query;
   /** Left out where nothing is sent, or a file. */
@@ -22,7 +32,7 @@ export interface Route<
   /** A file that is sent instead of JSON. */
   readonly file?: readonly string[];
   readonly reply: Out;
-  /** The statuses of the problems that it may answer with, besides 400, 403, 421, 500 and 503. */
+  /** The statuses of the problems that it may answer with, besides 400, 403, 421, 500 and 503, and 401 where a person has to be signed in. */
   readonly problems: readonly number[];
 }
 
@@ -39,6 +49,8 @@ export function route<
   readonly method: Route["method"];
   readonly path: string;
   readonly about: string;
+  /** Left out, a person. */
+  readonly access?: Access;
   readonly params?: Params;
   readonly query?: Query;
   readonly body?: Body;
@@ -48,6 +60,7 @@ export function route<
 }): Route<Params, Query, Body, Out> {
   return {
     problems: [],
+    access: "person",
     ...parts,
     // what is left out takes its default, which is the type's default as well
     params: (parts.params ?? NOTHING) as Params,

@@ -1,6 +1,6 @@
 import { expect } from "chai";
+import { ALL_ROUTES as ROUTES } from "./all-routes.ts";
 import { pathOf, type Route } from "./route.ts";
-import { ROUTES } from "./routes.ts";
 
 const routes = Object.entries<Route>(ROUTES);
 

@@ -1,4 +1,4 @@
-/** All routes of the contract, by name. */
+/** The routes that every day is made of, by name: what a first visit fetches knows these and no others. */
 import { changedDocuments, live, readDocument, readTouches, writeDocument } from "./documents.ts";
 import { findPaper, listFinds, listStandings, putPicture, showPicture } from "./finds.ts";
 import { alive, assessFinds, describeApi, health, reportBrowserError } from "./judging.ts";
@@ -58,4 +58,3 @@ export const ROUTES = {
   simulatedPosition,
   simulatedScale,
 } as const;
-export type RouteName = keyof typeof ROUTES;

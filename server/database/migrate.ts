@@ -11,6 +11,7 @@ import * as packetsWithdrawn from "./migrations/2026-11-26-packets-withdrawn.ts"
 import * as documents from "./migrations/2026-11-27-documents.ts";
 import * as placeLinks from "./migrations/2026-11-28-place-links.ts";
 import * as rounds from "./migrations/2026-11-29-rounds.ts";
+import * as people from "./migrations/2026-12-01-people.ts";
 
 /** One step forward and, where nothing would be lost, back. */
 export interface Migration {
@@ -29,6 +30,7 @@ const MIGRATIONS: readonly (readonly [string, Migration])[] = [
   ["2026-11-27-documents", documents],
   ["2026-11-28-place-links", placeLinks],
   ["2026-11-29-rounds", rounds],
+  ["2026-12-01-people", people],
 ];
 
 /** The migrations of a database. */

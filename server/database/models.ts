@@ -115,6 +115,64 @@ export interface DemoFindRow extends Model<InferAttributes<DemoFindRow>, InferCr
   findId: string;
 }
 
+export interface PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
+  id: string;
+  name: string;
+  createdAt: Date;
+  /** By which they sign in; nobody signs in as a person without one. */
+  signInName: CreationOptional<string | null>;
+  /** Its argon2id hash with all that it was made by. */
+  password: CreationOptional<string | null>;
+  isKeeper: CreationOptional<boolean>;
+  isInvented: CreationOptional<boolean>;
+  /** Of an invented person: who they are. */
+  about: CreationOptional<string | null>;
+  /** The pair of keys for what devices seal, as JSON Web Keys. */
+  sealPublic: CreationOptional<string | null>;
+  sealPrivate: CreationOptional<string | null>;
+}
+
+export interface PasskeyRow extends Model<InferAttributes<PasskeyRow>, InferCreationAttributes<PasskeyRow>> {
+  id: string;
+  personId: string;
+  name: string;
+  publicKey: Buffer;
+  counter: number;
+  transports: unknown;
+  madeAt: Date;
+  lastUsedAt: CreationOptional<Date | null>;
+}
+
+export interface RecoveryCodeRow
+  extends Model<InferAttributes<RecoveryCodeRow>, InferCreationAttributes<RecoveryCodeRow>> {
+  /** SHA-256 of the code, which is random and long: it needs no slow hash. */
+  hash: string;
+  personId: string;
+}
+
+export interface InvitationRow extends Model<InferAttributes<InvitationRow>, InferCreationAttributes<InvitationRow>> {
+  id: string;
+  fromId: string;
+  /** SHA-256 of the token. */
+  hash: string;
+  note: string;
+  madeAt: Date;
+  withdrawnAt: CreationOptional<Date | null>;
+  usedBy: CreationOptional<string | null>;
+}
+
+export interface SessionRow extends Model<InferAttributes<SessionRow>, InferCreationAttributes<SessionRow>> {
+  sid: string;
+  personId: string | null;
+  expires: Date;
+  data: string;
+}
+
+export interface SecretRow extends Model<InferAttributes<SecretRow>, InferCreationAttributes<SecretRow>> {
+  name: string;
+  value: string;
+}
+
 export interface Models {
   readonly documents: ModelStatic<DocumentRow>;
   readonly touches: ModelStatic<TouchRow>;
@@ -126,6 +184,12 @@ export interface Models {
   readonly rounds: ModelStatic<RoundRow>;
   readonly roundAnswers: ModelStatic<RoundAnswerRow>;
   readonly demoFinds: ModelStatic<DemoFindRow>;
+  readonly people: ModelStatic<PersonRow>;
+  readonly passkeys: ModelStatic<PasskeyRow>;
+  readonly recoveryCodes: ModelStatic<RecoveryCodeRow>;
+  readonly invitations: ModelStatic<InvitationRow>;
+  readonly sessions: ModelStatic<SessionRow>;
+  readonly secrets: ModelStatic<SecretRow>;
 }
 
 // Sequelize writes the column's name into the attribute it is given, so every column gets one of its own
@@ -138,6 +202,10 @@ const hash = () => ({ type: DataTypes.CHAR(64), allowNull: false });
 const json = () => ({ type: DataTypes.JSON, allowNull: false });
 const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
 const perhapsMoment = () => ({ type: DataTypes.DATE(3), allowNull: true });
+const perhapsWord = (length: number) => ({ type: DataTypes.STRING(length), allowNull: true });
+const perhapsText = () => ({ type: DataTypes.TEXT, allowNull: true });
+const perhapsId = () => ({ type: DataTypes.CHAR(36), allowNull: true });
+const no = () => ({ type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false });
 
 /** Defines the models on a connection. */
 export function defineModels(database: Sequelize): Models {
@@ -241,6 +309,69 @@ export function defineModels(database: Sequelize): Models {
       "demoFind",
       { ownerId: key(), findId: key() },
       { tableName: "demo_finds", ...plain },
+    ),
+    people: database.define<PersonRow>(
+      "person",
+      {
+        id: key(),
+        name: word(200),
+        createdAt: moment(),
+        signInName: perhapsWord(40),
+        password: perhapsWord(255),
+        isKeeper: no(),
+        isInvented: no(),
+        about: perhapsWord(200),
+        sealPublic: perhapsText(),
+        sealPrivate: perhapsText(),
+      },
+      { tableName: "people", ...plain },
+    ),
+    passkeys: database.define<PasskeyRow>(
+      "passkey",
+      {
+        id: { ...word(400), primaryKey: true },
+        personId: id(),
+        name: word(60),
+        publicKey: { type: DataTypes.BLOB, allowNull: false },
+        counter: place(),
+        transports: json(),
+        madeAt: moment(),
+        lastUsedAt: perhapsMoment(),
+      },
+      { tableName: "passkeys", ...plain },
+    ),
+    recoveryCodes: database.define<RecoveryCodeRow>(
+      "recoveryCode",
+      { hash: { ...hash(), primaryKey: true }, personId: id() },
+      { tableName: "recovery_codes", ...plain },
+    ),
+    invitations: database.define<InvitationRow>(
+      "invitation",
+      {
+        id: key(),
+        fromId: id(),
+        hash: hash(),
+        note: word(120),
+        madeAt: moment(),
+        withdrawnAt: perhapsMoment(),
+        usedBy: perhapsId(),
+      },
+      { tableName: "invitations", ...plain },
+    ),
+    sessions: database.define<SessionRow>(
+      "session",
+      {
+        sid: { ...word(64), primaryKey: true },
+        personId: perhapsId(),
+        expires: moment(),
+        data: { type: DataTypes.TEXT, allowNull: false },
+      },
+      { tableName: "sessions", timestamps: true },
+    ),
+    secrets: database.define<SecretRow>(
+      "secret",
+      { name: { ...word(40), primaryKey: true }, value: word(200) },
+      { tableName: "secrets", ...plain },
     ),
   };
 }

@@ -10,7 +10,7 @@ const HEADERS = { "cache-control": "no-cache, no-transform" };
 
 export class Live {
   private readonly channels = new Map<string, ReturnType<typeof createChannel>>();
-  private readonly listening = new Set<Response>();
+  private readonly listening = new Map<Response, string>();
 
   /** Whether another page can listen. */
   get hasRoom(): boolean {
@@ -24,7 +24,7 @@ export class Live {
 
   /** Opens the stream of a page, and tells it where the changes stand. */
   async listen(ownerId: string, place: number, request: Request, response: Response): Promise<void> {
-    this.listening.add(response);
+    this.listening.set(response, ownerId);
     response.once("close", () => this.listening.delete(response));
     response.set(HEADERS);
     const session = await createSession(request, response, { headers: HEADERS });
@@ -46,7 +46,12 @@ export class Live {
 
   /** Ends all streams: the server is being stopped. */
   close(): void {
-    for (const response of this.listening) response.end();
+    for (const response of this.listening.keys()) response.end();
+  }
+
+  /** Ends the streams of one key: whoever listened is not to hear more. */
+  end(key: string): void {
+    for (const [response, of] of this.listening) if (of === key) response.end();
   }
 
   private channelOf(ownerId: string) {

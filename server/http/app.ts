@@ -1,20 +1,22 @@
 /** The whole HTTP side: the contract, problems, and the built web application. */
 import { existsSync } from "node:fs";
 import { join } from "node:path";
-import { LOCAL_PERSON, type Person } from "@jittery-cap/core/documents";
+import type { Person } from "@jittery-cap/core/documents";
 import compression from "compression";
-import express, { type Express, type Request } from "express";
+import express, { type Express, type Request, type RequestHandler } from "express";
 import helmet from "helmet";
 import { pinoHttp } from "pino-http";
 import type { Metrics } from "../metrics/metrics.ts";
 import { documentHandlers } from "./handlers/documents.ts";
 import { findHandlers } from "./handlers/finds.ts";
 import { packetHandlers } from "./handlers/packets.ts";
+import { peopleHandlers } from "./handlers/people.ts";
 import { placeHandlers } from "./handlers/places.ts";
 import { roundHandlers } from "./handlers/rounds.ts";
 import { surroundingsHandlers } from "./handlers/surroundings.ts";
 import type { Parts } from "./parts.ts";
 import { problemHandler, sendProblem } from "./problem.ts";
+import { reachedBy } from "./reached.ts";
 import { sameSiteOnly } from "./same-site.ts";
 import { serve } from "./serve.ts";
 import { wholeJsonOnly } from "./whole-json.ts";
@@ -32,12 +34,27 @@ export interface Running {
   readonly hosts?: readonly string[];
   /** Times the requests, where somebody collects that. */
   readonly metrics?: Pick<Metrics, "timing"> | undefined;
+  /** Reads sessions; left out where whoever asks is told otherwise. */
+  readonly session?: RequestHandler | undefined;
+  /** Who asks; left out, whoever the session says. */
+  readonly personOf?: ((request: Request) => Person | undefined) | undefined;
+  /** How many proxies in front are believed. */
+  readonly proxies?: number | undefined;
+  /** Where people reach the application, where that is not this machine alone. */
+  readonly publicUrl?: URL | undefined;
+  /** Whether invented people may be taken by whoever sits at this machine. */
+  readonly hasInvented?: boolean | undefined;
   /** The folder of the built web application; left out where only the API is wanted. */
   readonly webFolder?: string;
 }
 
-/** Whoever makes a request. There is no sign-in yet: all that reach this server are the person whose machine it is. */
-const actorOf = (_request: Request): Person => ({ kind: "person", id: LOCAL_PERSON });
+/** Whoever has signed in. */
+const signedIn =
+  ({ sessions }: Parts) =>
+  (request: Request): Person | undefined => {
+    const id = sessions.personOf(request);
+    return id === undefined ? undefined : { kind: "person", id };
+  };
 
 /** Puts the application together; the caller listens. */
 export function createApp(parts: Parts, running: Running = {}): Express {
@@ -76,11 +93,15 @@ export function createApp(parts: Parts, running: Running = {}): Express {
     if (running.isStopping?.() === true) response.set("connection", "close");
     next();
   });
-  app.use(sameSiteOnly(running.hosts ?? []));
+  app.set("trust proxy", running.proxies ?? 0);
+  app.use(
+    sameSiteOnly([...(running.hosts ?? []), ...(running.publicUrl === undefined ? [] : [running.publicUrl.hostname])]),
+  );
   const compress = compression({ threshold: COMPRESSED_FROM });
   app.use((request, response, next) => (request.method === "GET" ? compress(request, response, next) : next()));
   app.use(express.json({ limit: BODY_LIMIT, type: ["application/json", "application/*+json"] }));
   app.use(wholeJsonOnly);
+  const personOf = running.personOf ?? signedIn(parts);
   serve(
     app,
     {
@@ -90,8 +111,10 @@ export function createApp(parts: Parts, running: Running = {}): Express {
       ...placeHandlers(parts),
       ...roundHandlers(parts),
       ...surroundingsHandlers(parts),
+      ...peopleHandlers(parts, reachedBy(running)),
     },
-    actorOf,
+    personOf,
+    running.session,
   );
   app.use("/api", (request, response) => sendProblem(response, 404, `There is nothing at ${request.originalUrl}.`));
 

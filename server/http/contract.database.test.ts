@@ -1,7 +1,7 @@
 /** The contract, checked by two strangers: a validator of OpenAPI documents, and a validator of JSON Schema on real replies. */
 import { readFileSync } from "node:fs";
 import { newFind } from "@jittery-cap/core";
-import { ROUTES, type Route } from "@jittery-cap/core/api";
+import { ALL_ROUTES, type Route } from "@jittery-cap/core/api";
 import { Validator } from "@seriousme/openapi-schema-validator";
 import Ajv2020 from "ajv/dist/2020.js";
 import addFormats from "ajv-formats";
@@ -36,7 +36,7 @@ describe("the description of the interface", () => {
       Record<string, Operation & { parameters?: { in: string; name: string }[] }>
     >;
     const named = Object.values(paths).flatMap((of) => Object.values(of).map((one) => one.operationId));
-    expect(named.sort()).to.deep.equal(Object.keys(ROUTES).sort());
+    expect(named.sort()).to.deep.equal(Object.keys(ALL_ROUTES).sort());
     for (const [path, of] of Object.entries(paths))
       for (const { parameters = [] } of Object.values(of))
         expect(parameters.filter((one) => one.in === "path").map((one) => `{${one.name}}`)).to.have.members(
@@ -57,8 +57,8 @@ describe("what the server answers", () => {
     const ajv = new Ajv2020({ strict: false, allErrors: true });
     addFormats(ajv);
     ajv.addSchema(described, "described");
-    const check = (name: keyof typeof ROUTES, status: number, body: unknown) => {
-      const route: Route = ROUTES[name];
+    const check = (name: keyof typeof ALL_ROUTES, status: number, body: unknown) => {
+      const route: Route = ALL_ROUTES[name];
       const path = route.path.replace(/:([a-zA-Z]+)/g, "{$1}");
       const type = status < 400 ? "application/json" : "application/problem+json";
       // replies are described under 200; what was made is answered with 201 and the same
@@ -74,7 +74,7 @@ describe("what the server answers", () => {
     const { app } = made;
     const api = asks(app);
     const find = newFind(uuid(), "2026-09-14T10:20:00Z");
-    const say = async (name: keyof typeof ROUTES, asked: request.Test) => {
+    const say = async (name: keyof typeof ALL_ROUTES, asked: request.Test) => {
       const { status, body } = await asked;
       check(name, status, body);
       return body;

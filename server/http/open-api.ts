@@ -1,14 +1,15 @@
 /** The contract as an OpenAPI 3.1 document, made from the same schemas that every request is parsed with. */
 import { OpenAPIRegistry, OpenApiGeneratorV31 } from "@asteasolutions/zod-to-openapi";
 import { answerSummarySchema, bodySchema, changeSchema, entrySchema, findSchema } from "@jittery-cap/core";
-import { documentSchema, problemSchema, ROUTES, type Route } from "@jittery-cap/core/api";
+import { ALL_ROUTES, documentSchema, problemSchema, type Route } from "@jittery-cap/core/api";
 import { z } from "zod";
 
 /** Problems that any route may answer with. */
 const ANYWHERE = [400, 403, 421, 500, 503] as const;
 const WORDS: Readonly<Record<number, string>> = {
   400: "The request is not well formed; the field is named",
-  403: "A page of another site asked",
+  401: "Nobody is signed in, or what was told opens nothing",
+  403: "A page of another site asked, or this person may not",
   404: "There is no such thing",
   409: "It was changed in the meantime",
   413: "Too large",
@@ -65,20 +66,30 @@ let made: ReturnType<OpenApiGeneratorV31["generateDocument"]> | undefined;
 export function openApi() {
   if (made !== undefined) return made;
   const registry = new OpenAPIRegistry();
-  for (const [name, route] of Object.entries<Route>(ROUTES))
+  for (const [name, route] of Object.entries<Route>(ALL_ROUTES))
     registry.registerPath({
       operationId: name,
       method: route.method,
       path: route.path.replace(/:([a-zA-Z]+)/g, "{$1}"),
       summary: route.about,
       request: requestOf(route),
+      ...(route.access === "person" ? { security: [{ session: [] }] } : {}),
       responses: {
         ...replyOf(route),
         ...Object.fromEntries(
-          [...new Set([...ANYWHERE, ...route.problems])].map((status) => [status, problem(status)]),
+          [...new Set([...ANYWHERE, ...(route.access === "person" ? [401] : []), ...route.problems])].map((status) => [
+            status,
+            problem(status),
+          ]),
         ),
       },
     });
+  registry.registerComponent("securitySchemes", "session", {
+    type: "apiKey",
+    in: "cookie",
+    name: "jittery-cap",
+    description: "The cookie that signing in sets",
+  });
   for (const [id, schema] of Object.entries<z.ZodType>(NAMED)) z.globalRegistry.add(schema, { id });
   const generated = new OpenApiGeneratorV31(registry.definitions).generateDocument({
     openapi: "3.1.0",

@@ -1,5 +1,6 @@
 /** What the handlers are put together from. Devices and people that do not exist come in from outside, as real ones would. */
 import type { Find, SaidOfPacket } from "@jittery-cap/core";
+import type { Request } from "express";
 import type { Logger } from "pino";
 import type { Standings } from "../decisions/standings.ts";
 import type { Admission } from "../documents/admission.ts";
@@ -9,6 +10,12 @@ import type { DocumentWriter } from "../documents/writer.ts";
 import type { Judging } from "../judging/judging.ts";
 import type { Verdicts } from "../judging/verdicts.ts";
 import type { Packets } from "../packets/packets.ts";
+import type { Tries } from "../people/attempts.ts";
+import type { Invitations } from "../people/invitations.ts";
+import type { Leaving } from "../people/leaving.ts";
+import type { Origin, Passkeys } from "../people/passkeys.ts";
+import type { People } from "../people/people.ts";
+import type { Sessions } from "../people/sessions.ts";
 import type { Pictures } from "../pictures/pictures.ts";
 import type { PlaceLinks } from "../places/place-links.ts";
 import type { Rounds } from "../rounds/rounds.ts";
@@ -37,6 +44,14 @@ export interface Parts {
   readonly rounds: Rounds;
   /** Phones at the tables, by the token of their round. */
   readonly roundsLive: Live;
+  readonly people: People;
+  readonly sessions: Sessions;
+  readonly passkeys: Passkeys;
+  readonly invitations: Invitations;
+  readonly tries: Tries;
+  readonly leaving: Leaving;
+  /** The word by which the first person is made. */
+  readonly setupWord: () => Promise<string>;
   readonly logger: Logger;
   /** The weather station, where there is one. */
   readonly station?: Station | undefined;
@@ -46,4 +61,12 @@ export interface Parts {
   readonly scale: (capCm: number | undefined) => { readonly grams: number; readonly simulated: true };
   readonly secondPerson: (id: string, packet: Find, differs: boolean) => SaidOfPacket | undefined;
   readonly isDatabaseUp: () => Promise<boolean>;
+}
+
+/** What the handlers have to know of where the application is reached. */
+export interface Reached {
+  /** Where a request came in, as its browser knows it; undefined where passkeys have no place. */
+  readonly originOf: (request: Request) => Origin | undefined;
+  /** Whether whoever asks sits at this machine, and the demo is there. */
+  readonly mayTakeInvented: (request: Request) => boolean;
 }

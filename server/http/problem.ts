@@ -9,6 +9,7 @@ import { JudgeBusy } from "../judging/judging.ts";
 
 const TITLES: Readonly<Record<number, string>> = {
   400: "The request is not well formed",
+  401: "Nobody is signed in",
   403: "This may not be asked from here",
   404: "There is no such thing here",
   409: "It was changed elsewhere in the meantime",

@@ -2,7 +2,7 @@
 import type { Parsed } from "@jittery-cap/core";
 import { faultsOf } from "@jittery-cap/core";
 import type { Reply, Route, RouteName } from "@jittery-cap/core/api";
-import { ROUTES } from "@jittery-cap/core/api";
+import { ALL_ROUTES, PERSON_HEADER } from "@jittery-cap/core/api";
 import type { Person } from "@jittery-cap/core/documents";
 import express, { type Express, type Request, type RequestHandler, type Response } from "express";
 import type { z } from "zod";
@@ -33,7 +33,7 @@ type Answered<Out extends Reply> = Out extends z.ZodType
 export type Handler<Of extends Route> = (asked: Asked<Of>) => Promise<Answered<Of["reply"]>> | Answered<Of["reply"]>;
 
 /** A handler for every route of the contract. */
-export type Handlers = { readonly [Name in RouteName]: Handler<(typeof ROUTES)[Name]> };
+export type Handlers = { readonly [Name in RouteName]: Handler<(typeof ALL_ROUTES)[Name]> };
 
 /** A reply with a status of its own, 201 for what was made. */
 export class WithStatus<Value> {
@@ -46,15 +46,37 @@ export class WithStatus<Value> {
   }
 }
 
-/** Puts all routes on an application. */
-export function serve(app: Express, handlers: Handlers, actorOf: (request: Request) => Asked<Route>["actor"]): void {
-  for (const [name, route] of Object.entries(ROUTES) as [RouteName, Route][]) {
+/** Whoever has no name: routes that anybody may ask say nothing of a person's. */
+const NOBODY: Person = { kind: "person", id: "" };
+
+/** Why a request for a person's own is not looked at; undefined where it is. */
+function notTheirs(request: Request, person: Person | undefined): Problem | undefined {
+  if (person === undefined) return new Problem(401, "Sign in first.");
+  const page = request.get(PERSON_HEADER);
+  return page === undefined || page === person.id
+    ? undefined
+    : new Problem(401, "Somebody else has signed in in this browser since this page was opened.");
+}
+
+/** Puts all routes on an application. @param personOf who has signed in, if anybody @param session reads that from a request */
+export function serve(
+  app: Express,
+  handlers: Handlers,
+  personOf: (request: Request) => Person | undefined,
+  session: RequestHandler = (_request, _response, next) => next(),
+): void {
+  for (const [name, route] of Object.entries(ALL_ROUTES) as [RouteName, Route][]) {
     const handler = handlers[name] as Handler<Route>;
     const steps: RequestHandler[] =
       route.file === undefined ? [] : [express.raw({ limit: FILE_LIMIT, type: [...route.file] })];
-    app[route.method](route.path, ...steps, async (request, response) => {
+    // before a body is read: nobody keeps this server busy without a name
+    const named: RequestHandler = (request, _response, next) =>
+      next(route.access === "person" ? notTheirs(request, personOf(request)) : undefined);
+    const knowsPeople = route.access === "person" || route.access === "entrance";
+    const first = knowsPeople ? [session, named] : [];
+    app[route.method](route.path, ...first, ...steps, async (request, response) => {
       const asked: Asked<Route> = {
-        actor: actorOf(request),
+        actor: (knowsPeople ? personOf(request) : undefined) ?? NOBODY,
         params: parsed(route.params, request.params),
         query: parsed(route.query, request.query),
         body: (route.body === undefined ? undefined : parsed(route.body, bodyOf(request))) as Asked<Route>["body"],

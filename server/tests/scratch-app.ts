@@ -8,7 +8,7 @@ import { pino } from "pino";
 import request from "supertest";
 import { type Assembled, assemble } from "../assemble.ts";
 import { migrate } from "../database/migrate.ts";
-import { createApp } from "../http/app.ts";
+import { createApp, type Running } from "../http/app.ts";
 import { type Judging, judgingHere } from "../judging/judging.ts";
 import { type Scratch, scratchDatabase } from "./scratch-database.ts";
 
@@ -20,15 +20,21 @@ export interface ScratchApp extends Assembled {
   readonly end: () => Promise<void>;
 }
 
-/** Migrates an empty database and puts the application on it; the caller ends it. */
-export async function scratchApp(judgingBy: (knowledge: Knowledge) => Judging = judgingHere): Promise<ScratchApp> {
+/**
+ * Migrates an empty database and puts the application on it; the caller ends it.
+ * @param running left out, whoever asks is `ME`: signing in has tests of its own
+ */
+export async function scratchApp(
+  judgingBy: (knowledge: Knowledge) => Judging = judgingHere,
+  running?: (assembled: Assembled) => Promise<Running>,
+): Promise<ScratchApp> {
   const scratch = await scratchDatabase();
   await migrate(scratch.database);
   const knowledge = readKnowledge();
   const assembled = assemble(scratch.database, judgingBy(knowledge), pino({ level: process.env.LOUD ?? "silent" }));
   return {
     ...assembled,
-    app: createApp(assembled.parts),
+    app: createApp(assembled.parts, (await running?.(assembled)) ?? { personOf: () => ME }),
     scratch,
     knowledge,
     end: async () => {
@@ -37,6 +43,14 @@ export async function scratchApp(judgingBy: (knowledge: Knowledge) => Judging = 
     },
   };
 }
+
+/** People sign in as they do outside of tests. */
+export const withSessions =
+  (more: Running = {}) =>
+  async ({ parts }: Assembled): Promise<Running> => ({
+    session: parts.sessions.middleware(await parts.sessions.secret("session"), { isSecure: false, path: "/" }),
+    ...more,
+  });
 
 /** Whoever asks in the tests. */
 export const ME = { kind: "person", id: LOCAL_PERSON } as const;

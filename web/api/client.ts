@@ -1,15 +1,16 @@
 /** The one client of the server, made from the contract. What comes back is parsed before anything believes it. */
-import { type Problem, pathOf, problemSchema, type ReplyOf, type Route } from "@jittery-cap/core/api";
+import { PERSON_HEADER, type Problem, pathOf, problemSchema, type ReplyOf, type Route } from "@jittery-cap/core/api";
 import { z } from "zod";
 import { reportError } from "../device/report-error.ts";
+import { heardSignedOut, ME, useHere } from "../people/here.ts";
 
 /** What came of a request. */
 export type Outcome<Value> =
   | { readonly kind: "ok"; readonly value: Value }
   /** The server said why not, and would say so again. */
   | { readonly kind: "refused"; readonly problem: Problem }
-  /** Nobody answered, or the server could not just now: asked again, it may. */
-  | { readonly kind: "unreachable"; readonly text: string };
+  /** Nobody answered, or the server could not just now, or nobody is signed in: asked again, it may. */
+  | { readonly kind: "unreachable"; readonly text: string; readonly isAway: boolean };
 
 /** What a request carries, as the route's own schemas take it. */
 export interface Carried<Of extends Route> {
@@ -20,6 +21,10 @@ export interface Carried<Of extends Route> {
   readonly file?: Blob;
 }
 
+/** Who sends: where somebody else has signed in in another tab, the server takes nothing of this page's for theirs. */
+const sender = (): Readonly<Record<string, string>> =>
+  useHere.getState().is === "somebody" ? { [PERSON_HEADER]: ME } : {};
+const SIGNED_OUT = 401;
 const AWAY = "The server cannot be reached.";
 const wordsSchema = z.record(z.string(), z.union([z.string(), z.number(), z.boolean()]).optional());
 
@@ -38,14 +43,24 @@ export function addressOf<Of extends Route>(route: Of, carried: Pick<Carried<Of>
 export async function ask<Of extends Route>(route: Of, carried: Carried<Of> = {}): Promise<Outcome<ReplyOf<Of>>> {
   let response: Response;
   try {
-    response = await fetch(addressOf(route, carried), { method: route.method.toUpperCase(), ...contentOf(carried) });
+    const { headers, ...content } = contentOf(carried);
+    response = await fetch(addressOf(route, carried), {
+      method: route.method.toUpperCase(),
+      ...content,
+      headers: { ...headers, ...(route.access === "person" ? sender() : {}) },
+    });
   } catch {
-    return { kind: "unreachable", text: AWAY };
+    return { kind: "unreachable", text: AWAY, isAway: true };
   }
   const content: unknown = await response.json().catch(() => undefined);
+  if (route.access === "person" && (response.ok || response.status === SIGNED_OUT))
+    heardSignedOut(response.status === SIGNED_OUT);
   if (response.ok) return replyOf(route, content);
   const problem = problemSchema.safeParse(content);
-  if (response.status >= 500) return { kind: "unreachable", text: problem.success ? problem.data.detail : AWAY };
+  const text = problem.success ? problem.data.detail : AWAY;
+  // what waits goes on waiting until somebody has signed in: it is refused for nobody's sake
+  if (route.access === "person" && response.status === SIGNED_OUT) return { kind: "unreachable", text, isAway: false };
+  if (response.status >= 500) return { kind: "unreachable", text, isAway: true };
   return {
     kind: "refused",
     problem: problem.success
@@ -63,10 +78,14 @@ function replyOf<Of extends Route>({ path, reply }: Of, content: unknown): Outco
     "reply",
     new Error(`${path} answered what the contract does not say: ${parsed.error.issues[0]?.message}`),
   );
-  return { kind: "unreachable", text: "The server was not understood." };
+  return { kind: "unreachable", text: "The server was not understood.", isAway: true };
 }
 
-function contentOf({ body, file }: { readonly body?: unknown; readonly file?: Blob }): RequestInit {
+interface Content extends Pick<RequestInit, "body"> {
+  readonly headers?: Readonly<Record<string, string>>;
+}
+
+function contentOf({ body, file }: { readonly body?: unknown; readonly file?: Blob }): Content {
   if (file !== undefined)
     return { body: file, headers: { "content-type": file.type === "" ? "application/octet-stream" : file.type } };
   return body === undefined ? {} : { body: JSON.stringify(body), headers: { "content-type": "application/json" } };

@@ -1,7 +1,8 @@
 /** What this device keeps: every document as it is here, the touches that the server has not heard, and what can be undone. */
-import { KIND_NAMES } from "@jittery-cap/core/documents";
+import { KIND_NAMES, LOCAL_PERSON } from "@jittery-cap/core/documents";
 import Dexie, { type EntityTable, type Table } from "dexie";
 import { z } from "zod";
+import { ME } from "../people/here.ts";
 import { carryOver } from "./carry-over.ts";
 
 /** A document on this device. Whatever is read of it is looked through first. */
@@ -84,7 +85,7 @@ export interface TrackRow {
   readonly point: unknown;
 }
 
-class Device extends Dexie {
+export class Device extends Dexie {
   declare documents: EntityTable<DocumentRow, "id">;
   declare queue: Table<QueuedTouch, number>;
   declare undo: EntityTable<UndoRow, "documentId">;
@@ -95,8 +96,8 @@ class Device extends Dexie {
   declare household: EntityTable<HouseholdRow, "id">;
   declare track: Table<TrackRow, number>;
 
-  constructor() {
-    super("jittery-cap");
+  constructor(person: string) {
+    super(nameOfStore(person));
     this.version(1).stores({ finds: "id", waiting: "id, findId, [findId+order]" });
     this.version(2).stores({ steps: "findId", pictures: "id, findId" });
     this.version(3)
@@ -121,4 +122,14 @@ class Device extends Dexie {
   }
 }
 
-export const device = new Device();
+/** A store that belongs to a person; each has one of their own on a device. */
+export const deviceOf = (person: string): Device => (person === ME ? device : new Device(person));
+
+/** What was kept before there were people was the one person's whose machine it was, and stays under its name. */
+export const nameOfStore = (person: string): string =>
+  person === LOCAL_PERSON ? "jittery-cap" : `jittery-cap ${person}`;
+
+/** Where the sealed boxes of all lie. */
+export const STORE_OF_BOXES = "jittery-cap sealed";
+
+export const device = new Device(ME);

@@ -7,13 +7,13 @@ import {
   type DocumentKind,
   KINDS,
   type KindName,
-  LOCAL_PERSON,
   readContent,
   type SetField,
   type SettingsChange,
   type Touch,
 } from "@jittery-cap/core/documents";
 import { uuidv7 } from "uuidv7";
+import { ME } from "../people/here.ts";
 import { type DocumentRow, device, documentRowSchema } from "./device.ts";
 import { nudge } from "./nudge.ts";
 
@@ -140,7 +140,7 @@ export async function makeDocument<Name extends KindName>(
 export const touchNow = <One>(
   changes: readonly (One | ArchiveChange)[],
   link: Pick<Touch<One>, "undoes" | "redoes"> = {},
-): Touch<One> => ({ id: uuidv7(), at: new Date().toISOString(), by: LOCAL_PERSON, changes, ...link });
+): Touch<One> => ({ id: uuidv7(), at: new Date().toISOString(), by: ME, changes, ...link });
 
 /** What came of keeping a touch: the document after it, with the changes that take the touch back. */
 export interface KeptTouch<Name extends KindName> {

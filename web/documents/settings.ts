@@ -1,8 +1,8 @@
 /** What a person has settled for themselves, as the screens see it: a document like any other, the strictest where it cannot be read. */
 import { FIRST_YEARS, NO_SETTINGS, type Settings } from "@jittery-cap/core";
-import { LOCAL_PERSON } from "@jittery-cap/core/documents";
 import { liveQuery } from "dexie";
 import { create } from "zustand";
+import { ME } from "../people/here.ts";
 import { device } from "./device.ts";
 import { isReadable, keepTouch, kindOf, makeDocument, readRow, touchNow } from "./documents.ts";
 
@@ -17,9 +17,9 @@ interface OwnSettings {
 const STRICTEST: Settings = { rules: FIRST_YEARS, limits: [] };
 
 async function read(): Promise<OwnSettings> {
-  const row = await device.documents.get(LOCAL_PERSON);
+  const row = await device.documents.get(ME);
   if (row === undefined) return { settings: NO_SETTINGS, isKnown: true, unsent: false };
-  const unsent = row.version === 0 || (await device.queue.where("documentId").equals(LOCAL_PERSON).count()) > 0;
+  const unsent = row.version === 0 || (await device.queue.where("documentId").equals(ME).count()) > 0;
   const kept = readRow("settings", row);
   // something was settled and cannot be read: the strictest holds
   return { settings: isReadable(kept) ? kept.content : STRICTEST, isKnown: true, unsent };
@@ -41,13 +41,13 @@ export function keepSettings(): () => void {
 export async function settle(change: Partial<Settings>): Promise<boolean> {
   const { settings } = await read();
   const after = { ...settings, ...change };
-  if ((await device.documents.get(LOCAL_PERSON)) === undefined) {
-    await makeDocument("settings", LOCAL_PERSON, after);
+  if ((await device.documents.get(ME)) === undefined) {
+    await makeDocument("settings", ME, after);
     return true;
   }
   const changes = kindOf("settings").between(settings, after) ?? [];
   if (changes.length === 0) return true;
-  return (await keepTouch("settings", LOCAL_PERSON, touchNow(changes))).ok;
+  return (await keepTouch("settings", ME, touchNow(changes))).ok;
 }
 
 /** The rules that a new find begins with; undefined where all are the defaults. */

@@ -1,0 +1,6 @@
+/** All routes of the contract, by name. */
+import { PEOPLE_ROUTES } from "./people.ts";
+import { ROUTES } from "./routes.ts";
+
+export const ALL_ROUTES = { ...ROUTES, ...PEOPLE_ROUTES } as const;
+export type RouteName = keyof typeof ALL_ROUTES;
