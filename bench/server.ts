@@ -9,6 +9,7 @@ import { LOCAL_PERSON } from "@jittery-cap/core/documents";
 import { QueryTypes } from "sequelize";
 import { uuidv7 } from "uuidv7";
 import { type Scratch, scratchDatabase } from "../server/tests/scratch-database.ts";
+import { addressOf, cookieOfFirst, toldBy } from "../server/tests/sign-in.ts";
 import { FINDS, fill } from "./ten-thousand-finds.ts";
 
 const CLIENTS = 100;
@@ -26,7 +27,10 @@ interface Running {
   readonly stop: () => Promise<void>;
 }
 
-async function start(url: string): Promise<Running> {
+/** The first person's, at whose finds all of this is measured. */
+let cookie = "";
+
+async function start(url: string, known?: string): Promise<Running> {
   const child: ChildProcess = spawn(
     process.execPath,
     [
@@ -42,14 +46,10 @@ async function start(url: string): Promise<Running> {
       stdio: ["ignore", "pipe", "inherit", "ipc"],
     },
   );
-  const address = await new Promise<string>((resolve, reject) => {
-    child.once("exit", (code) => reject(new Error(`the server ended with ${code}`)));
-    child.stdout?.on("data", (data: Buffer) => {
-      const found = /http:\S+/.exec(data.toString());
-      if (found !== null) resolve(found[0]);
-    });
-  });
+  const { address, word } = known === undefined ? await toldBy(child) : { address: await addressOf(child), word: "" };
   child.removeAllListeners("exit");
+  const { name, value } = known === undefined ? await cookieOfFirst({ address, word }) : { name: "", value: "" };
+  cookie = known ?? `${name}=${value}`;
   return {
     address,
     delay: (reset = false) =>
@@ -68,7 +68,7 @@ async function start(url: string): Promise<Running> {
 /** The time of one request, ms. */
 async function timed(address: string): Promise<{ ms: number; body: unknown }> {
   const begun = performance.now();
-  const response = await fetch(address);
+  const response = await fetch(address, { headers: { cookie } });
   const body: unknown = await response.json();
   return { ms: performance.now() - begun, body };
 }
@@ -82,7 +82,7 @@ function post(agent: Agent, address: string, path: string, body: unknown): Promi
       {
         method: "POST",
         agent,
-        headers: { "content-type": "application/json", "content-length": Buffer.byteLength(content) },
+        headers: { cookie, "content-type": "application/json", "content-length": Buffer.byteLength(content) },
       },
       (response) => {
         response.resume();
@@ -159,7 +159,7 @@ process.stdout.write(`${await touches(first, scratch, 1)}\n`);
 process.stdout.write(`${await touches(first, scratch, 3)}\n`);
 await fill(scratch);
 await first.stop();
-const second = await start(scratch.url);
+const second = await start(scratch.url, cookie);
 await second.delay(true);
 process.stdout.write(`${FINDS} finds: ${await lists(second.address)}\n`);
 await new Promise((later) => setTimeout(later, 8000));

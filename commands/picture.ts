@@ -16,4 +16,6 @@ export interface Picture {
   readonly prepare?: (page: Page) => Promise<unknown>;
   /** The clock of the picture, where it is not the present. */
   readonly at?: Date;
+  /** Whether nobody is signed in. */
+  readonly isUnknown?: boolean;
 }

@@ -6,6 +6,7 @@ import { PDFParse } from "pdf-parse";
 import { type Browser, chromium, type Page } from "playwright-core";
 import { seasonFinds } from "../demo/season.ts";
 import { type KitchenFind, kitchenFind, sit, sortAll, tickAll } from "../e2e/kitchen-finds.ts";
+import { cookieOfFirst } from "../server/tests/sign-in.ts";
 import { AFTERNOON, DESK, PHONE, type Picture } from "./picture.ts";
 import { PICTURES_OF_PRACTICE } from "./pictures-of-practice.ts";
 
@@ -262,6 +263,11 @@ async function take(browser: Browser, address: string, picture: Picture): Promis
     reducedMotion: "reduce",
     hasTouch: picture.size === PHONE,
   });
+  if (picture.isUnknown !== true) {
+    // the one whose finds the demo's are
+    const { name, value } = await cookieOfFirst({ address, word: "" });
+    await context.addCookies([{ name, value, url: address }]);
+  }
   const page = await context.newPage();
   if (picture.at !== undefined) await page.clock.install({ time: picture.at });
   const label = picture.find;

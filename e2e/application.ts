@@ -1,8 +1,8 @@
 /** The real application for browser tests: the real server on a database of its own, and Debian's Chromium. */
-import { type ChildProcess, spawn } from "node:child_process";
-import { LOCAL_PERSON } from "@jittery-cap/core/documents";
+import { spawn } from "node:child_process";
 import { type Browser, type BrowserContext, chromium, type Page } from "playwright-core";
 import { type Scratch, scratchDatabase } from "../server/tests/scratch-database.ts";
+import { cookieOfFirst, toldBy } from "../server/tests/sign-in.ts";
 
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844 };
@@ -12,8 +12,8 @@ const WAITS_MS = 30_000;
 
 export interface Application {
   readonly address: string;
-  /** The setup word, where nobody has signed in by a name yet. */
-  readonly word: string | undefined;
+  /** The setup word, which is used up where there is no demo. */
+  readonly word: string;
   readonly browser: Browser;
   /**
    * A page of its own, of a browser in which the first person is signed in, unless it is to be unknown. Only one that goes offline
@@ -46,7 +46,7 @@ export async function startApplication(
     stdio: ["ignore", "pipe", "inherit"],
   });
   const { address, word } = await toldBy(server);
-  const session = await signIn(address, word);
+  const session = await cookieOfFirst({ address, word });
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
     args: [
@@ -84,38 +84,6 @@ export async function startApplication(
     },
   };
 }
-
-/** What a server says when it has started. */
-function toldBy(server: ChildProcess): Promise<{ address: string; word: string | undefined }> {
-  return new Promise((resolve, reject) => {
-    server.once("exit", (code) => reject(new Error(`the server ended with ${code}`)));
-    let said = "";
-    server.stdout?.on("data", (data: Buffer) => {
-      said += data.toString();
-      const address = /http:\S+/.exec(said)?.[0];
-      const word = /setup word is (\S+)/.exec(said)?.[1];
-      if (address !== undefined && word !== undefined) resolve({ address, word });
-    });
-  });
-}
-
-/** The first person of an application: with the demo the one whose finds they are, without it one made by the setup word. */
-async function signIn(address: string, word: string | undefined): Promise<{ name: string; value: string }> {
-  const send = (path: string, body: object) =>
-    fetch(`${address}/api/sign-in/${path}`, {
-      method: "POST",
-      headers: { "content-type": "application/json" },
-      body: JSON.stringify(body),
-    });
-  const taken = await send("invented", { id: LOCAL_PERSON });
-  const signed = taken.ok ? taken : await send("first", { word, ...FIRST });
-  const [name = "", value = ""] = signed.headers.getSetCookie()[0]?.split(";")[0]?.split("=") ?? [];
-  if (!signed.ok || value === "") throw new Error(`nobody could sign in: ${signed.status} ${await signed.text()}`);
-  return { name, value };
-}
-
-/** Who comes first where there is no demo. */
-const FIRST = { name: "Ilva Marrund", signInName: "ilva", password: "four damp birches leaning" } as const;
 
 /** Brings a question of the station that is shown on the screen: unfolds "also", and on a phone touches its chip. */
 export async function reach(page: Page, block: string, item: string): Promise<void> {

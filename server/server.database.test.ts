@@ -5,24 +5,24 @@ import request from "supertest";
 import { uuidv7 as uuid } from "uuidv7";
 import { touchOf } from "./tests/scratch-app.ts";
 import { type Scratch, scratchDatabase } from "./tests/scratch-database.ts";
+import { addressOf, cookieOfFirst, toldBy } from "./tests/sign-in.ts";
 
 const AT = "2026-09-14T10:20:00+02:00";
 
-/** The real server as its own process; resolves with its address. */
-async function startServer(url: string): Promise<{ process: ChildProcess; address: string }> {
+/** The real server as its own process; resolves with its address, and with the cookie of its first person. */
+async function startServer(
+  url: string,
+  known?: string,
+): Promise<{ process: ChildProcess; address: string; cookie: string }> {
   const child = spawn(process.execPath, ["--import", "tsx", "server/main.ts"], {
     env: { ...process.env, DATABASE_URL: url, PORT: "0", LOG_LEVEL: "silent" },
     stdio: ["ignore", "pipe", "inherit"],
   });
-  const address = await new Promise<string>((resolve, reject) => {
-    child.once("exit", (code) => reject(new Error(`the server ended with ${code}`)));
-    child.stdout.on("data", (data: Buffer) => {
-      const found = /http:\S+/.exec(data.toString());
-      if (found !== null) resolve(found[0]);
-    });
-  });
+  const told = known === undefined ? await toldBy(child) : { address: await addressOf(child), word: "" };
   child.removeAllListeners("exit");
-  return { process: child, address };
+  if (known !== undefined) return { process: child, address: told.address, cookie: known };
+  const { name, value } = await cookieOfFirst(told);
+  return { process: child, address: told.address, cookie: `${name}=${value}` };
 }
 
 const ended = (child: ChildProcess) =>
@@ -30,7 +30,9 @@ const ended = (child: ChildProcess) =>
 
 describe("the server", () => {
   let scratch: Scratch;
-  let server: { process: ChildProcess; address: string };
+  let server: Awaited<ReturnType<typeof startServer>>;
+  /** Requests of a server's first person. */
+  const mine = ({ address, cookie } = server) => request.agent(address).set("cookie", cookie);
 
   before(async () => {
     scratch = await scratchDatabase();
@@ -43,19 +45,19 @@ describe("the server", () => {
   });
 
   it("tells the database's state", async () => {
-    const { status, body } = await request(server.address).get("/api/health");
+    const { status, body } = await mine().get("/api/health");
     expect(status).to.equal(200);
     expect(body).to.include({ status: "ok", database: "up" });
   });
 
-  const make = (find: { id: string }, address = server.address) =>
-    request(address).post(`/api/documents/${find.id}`).send({ kind: "find", known: 0, create: find });
+  const make = (find: { id: string }, at = server) =>
+    mine(at).post(`/api/documents/${find.id}`).send({ kind: "find", known: 0, create: find });
   const touch = (id: string, known: number, ...touches: unknown[]) =>
-    request(server.address).post(`/api/documents/${id}`).send({ kind: "find", known, touches });
+    mine().post(`/api/documents/${id}`).send({ kind: "find", known, touches });
 
   it("makes a find, lists it, judges it in a thread of its own, and takes touches", async () => {
     const find = newFind(uuid(), AT);
-    const api = request(server.address);
+    const api = mine();
     expect((await make(find)).status).to.equal(201);
     const lineOf = async () =>
       ((await api.get("/api/finds")).body.finds as { id: string; version: number; verdict?: string }[]).find(
@@ -75,7 +77,7 @@ describe("the server", () => {
   });
 
   it("tells an open page at once that something was changed", async () => {
-    const stream = await fetch(`${server.address}/api/live`);
+    const stream = await fetch(`${server.address}/api/live`, { headers: { cookie: server.cookie } });
     expect(stream.headers.get("content-type")).to.contain("text/event-stream");
     const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader();
     let heard = "";
@@ -114,11 +116,11 @@ describe("the server", () => {
       const { status, body } = await make({ ...send, id });
       expect(status).to.equal(400);
       expect(body.errors[0].path).to.equal(path);
-      expect((await request(server.address).get(`/api/documents/${id}`)).status).to.equal(404);
+      expect((await mine().get(`/api/documents/${id}`)).status).to.equal(404);
     });
 
   it("refuses by its field what no database keeps, and what stands twice", async () => {
-    const api = request(server.address);
+    const api = mine();
     const find = { ...newFind(uuid(), AT), label: "pale one" };
     const half = await make({ ...find, label: "cut \ud83c" } as { id: string });
     expect(half.status).to.equal(400);
@@ -143,7 +145,7 @@ describe("the server", () => {
   });
 
   it("answers ids that are none, bodies that are no JSON or too large, and unknown addresses with problems", async () => {
-    const api = request(server.address);
+    const api = mine();
     const answers = await Promise.all([
       api.get("/api/documents/not-an-id"),
       api.post("/api/assess").type("application/json").send("{ not json"),
@@ -165,12 +167,12 @@ describe("the server", () => {
     const other = await scratchDatabase();
     const first = await startServer(other.url);
     const find = { ...newFind(uuid(), AT), label: "acknowledged" };
-    const put = await make(find, first.address);
+    const put = await make(find, first);
     first.process.kill("SIGKILL");
     expect(put.status).to.equal(201);
     await ended(first.process);
-    const second = await startServer(other.url);
-    const { body } = await request(second.address).get(`/api/documents/${find.id}`);
+    const second = await startServer(other.url, first.cookie);
+    const { body } = await mine(second).get(`/api/documents/${find.id}`);
     expect(body.content.label).to.equal("acknowledged");
     second.process.kill("SIGTERM");
     await ended(second.process);

@@ -5,7 +5,7 @@ import request from "supertest";
 import { seasonFinds } from "../../demo/season.ts";
 import { createApp } from "../http/app.ts";
 import { readSettings } from "../settings.ts";
-import { asks, type ScratchApp, scratchApp } from "../tests/scratch-app.ts";
+import { asks, ME, type ScratchApp, scratchApp } from "../tests/scratch-app.ts";
 import { Metrics } from "./metrics.ts";
 
 interface Family {
@@ -29,7 +29,7 @@ describe("how the server fares", () => {
   const told = async (): Promise<readonly Family[]> => parsePrometheusTextFormat(await metrics.text()) as Family[];
 
   it("is told in the open text format, as an independent parser reads it: requests by route and outcome", async () => {
-    const app = createApp({ ...made.parts, logger: pino({ level: "silent" }) }, { metrics });
+    const app = createApp({ ...made.parts, logger: pino({ level: "silent" }) }, { metrics, personOf: () => ME });
     const [find] = seasonFinds();
     if (find === undefined) throw new Error("there is no find");
     await asks(app).make(find).expect(201);

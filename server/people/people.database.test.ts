@@ -2,6 +2,7 @@
 import { newFind } from "@jittery-cap/core";
 import { LOCAL_PERSON } from "@jittery-cap/core/documents";
 import { expect } from "chai";
+import { Op } from "sequelize";
 import request from "supertest";
 import { uuidv7 as uuid } from "uuidv7";
 import { type ScratchApp, scratchApp, withSessions } from "../tests/scratch-app.ts";
@@ -32,10 +33,24 @@ describe("people", function () {
     expect(joined.status, JSON.stringify(joined.body)).to.equal(201);
     return { one, id, token: body.token as string };
   };
-  beforeEach(async () => {
+  before(async () => {
     made = await scratchApp(undefined, withSessions());
   });
-  afterEach(() => made.end());
+  after(() => made.end());
+  /** Each begins where nobody has signed in yet. */
+  afterEach(async () => {
+    const { models, scratch } = made;
+    await models.documents.destroy({ where: {} });
+    await models.sessions.destroy({ where: {} });
+    for (const table of ["attempts", "feeds"]) await scratch.database.query(`DELETE FROM ${table}`);
+    await models.people.destroy({ where: { id: { [Op.ne]: LOCAL_PERSON } } });
+    await models.invitations.destroy({ where: {} });
+    await models.recoveryCodes.destroy({ where: {} });
+    await models.people.update(
+      { signInName: null, password: null, isKeeper: false, isInvented: false },
+      { where: { id: LOCAL_PERSON } },
+    );
+  });
 
   it("lets nobody in who has not signed in, and says so before it reads what they sent", async () => {
     for (const path of ["/api/documents", "/api/finds", "/api/live", "/api/me", "/api/me/export"])

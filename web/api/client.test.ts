@@ -46,7 +46,11 @@ describe("the client", () => {
     const bare = await ask(ROUTES.health);
     expect(bare.kind === "refused" && bare.problem.status).to.equal(404);
     answer(() => Response.json({ ...problem, status: 503, detail: "The judge has too much to do." }, { status: 503 }));
-    expect(await ask(ROUTES.health)).to.deep.equal({ kind: "unreachable", text: "The judge has too much to do." });
+    expect(await ask(ROUTES.health)).to.deep.equal({
+      kind: "unreachable",
+      text: "The judge has too much to do.",
+      isAway: true,
+    });
     answer(() => Promise.reject(new TypeError("no network")));
     expect((await ask(ROUTES.health)).kind).to.equal("unreachable");
     expect(await valueOrNothing(ROUTES.health)).to.equal(undefined);
