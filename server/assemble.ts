@@ -5,6 +5,9 @@ import type { Sequelize } from "sequelize";
 import { scaleReading } from "../stand-ins/scale.ts";
 import { simulatedOpinion } from "../stand-ins/second-person.ts";
 import { trackAt } from "../stand-ins/track.ts";
+import { Asks } from "./circles/asks.ts";
+import { Circles } from "./circles/circles.ts";
+import { Sharing } from "./circles/sharing.ts";
 import { isAnswering } from "./database/database.ts";
 import { defineModels, type Models } from "./database/models.ts";
 import { Standings } from "./decisions/standings.ts";
@@ -46,12 +49,22 @@ export function assemble(
   const models = defineModels(database);
   const documents = new Documents(database, models);
   const verdicts = new Verdicts(models, judging, logger);
+  const circles = new Circles(database, models);
+  const sharing = new Sharing(database, models, circles);
   const live = new Live();
   const roundsLive = new Live();
   const writer = new DocumentWriter(database, models, (rows) => {
     live.tell(rows);
     verdicts.heard(rows);
+    const finds = rows.filter((row) => row.kind === "find").map((row) => row.id);
+    sharing.audience(finds).then(
+      (others) => {
+        for (const person of others) live.nudge(person, "shared");
+      },
+      (error: unknown) => logger.warn({ err: error }, "others were not told of a change"),
+    );
   });
+  const packets = new Packets(models, documents, writer);
   const sessions = new Sessions(database, models);
   const people = new People(database, models, sessions);
   const parts: Parts = {
@@ -63,10 +76,13 @@ export function assemble(
     logger,
     station,
     sky,
-    admission: new Admission(documents, judging),
+    admission: new Admission(documents, judging, circles),
     standings: new Standings(database, models, verdicts),
     pictures: new Pictures(models, documents, writer),
-    packets: new Packets(models, documents, writer),
+    packets,
+    circles,
+    sharing,
+    asks: new Asks(database, models, circles, packets),
     placeLinks: new PlaceLinks(models, documents),
     rounds: new Rounds(models, (token) => roundsLive.nudge(token)),
     roundsLive,
@@ -75,7 +91,7 @@ export function assemble(
     passkeys: new Passkeys(models),
     invitations: new Invitations(database, models, people),
     tries: new Tries(database),
-    leaving: new Leaving(database, models, documents, people, async () => []),
+    leaving: new Leaving(database, models, documents, people, circles),
     setupWord: () => sessions.secret(SETUP_WORD, newCode),
     track: trackAt,
     scale: scaleReading,

@@ -12,6 +12,9 @@ export const FIND_PAGES = [
   { page: "history", name: "History" },
 ] as const satisfies readonly { page: FindPage; name: string }[];
 
+/** Of another's find: what becomes of it is decided by its finder. */
+export const OTHERS_PAGES = FIND_PAGES.filter(({ page }) => page === "record" || page === "history");
+
 /** The first level. A stop that has nothing yet is not here. */
 export const STOPS: readonly Stop[] = [
   { to: "/outing", name: "Outing" },
@@ -56,6 +59,7 @@ export const EVERYWHERE: readonly Stop[] = [
   { to: "/files", name: "Files" },
   { to: "/words", name: "Words" },
   { to: "/settings", name: "Settings" },
+  { to: "/circles", name: "Circles" },
   { to: "/me", name: "You" },
 ];
 
@@ -76,6 +80,11 @@ export const testPath = (seed: string): string => `/practice/test/${encodeURICom
 
 /** The table of a round that is taught, as its teacher has it. */
 export const teachPath = (id: string): string => `/practice/teach/${id}`;
+
+export const circlePath = (id: string): string => `/circles/${id}`;
+
+/** A find that somebody in a circle asks about. */
+export const askedPath = (id: string): string => `/circles/asked/${id}`;
 
 export const sheetPath = (sheet: string): string => `/sheets/${sheet}`;
 

@@ -154,6 +154,22 @@ const views: RouteObject[] = [
     path: "join/:token",
     lazy: () => import("./people/join-view.tsx").then(({ JoinView }) => ({ Component: JoinView })),
   },
+  {
+    path: "circles",
+    lazy: () => import("./circles/circles-view.tsx").then(({ CirclesView }) => ({ Component: CirclesView })),
+  },
+  {
+    path: "circles/:id",
+    lazy: () => import("./circles/circle-view.tsx").then(({ CircleView }) => ({ Component: CircleView })),
+  },
+  {
+    path: "circles/asked/:id",
+    lazy: () => import("./circles/asked-view.tsx").then(({ AskedView }) => ({ Component: AskedView })),
+  },
+  {
+    path: "circles/join/:token",
+    lazy: () => import("./circles/join-circle-view.tsx").then(({ JoinCircleView }) => ({ Component: JoinCircleView })),
+  },
   { path: "me", lazy: () => import("./people/me-view.tsx").then(({ MeView }) => ({ Component: MeView })) },
   { path: "words", lazy: () => import("./words/words-view.tsx").then(({ WordsView }) => ({ Component: WordsView })) },
   { path: "sheets", lazy: () => import("./sheets/shelf-view.tsx").then(({ ShelfView }) => ({ Component: ShelfView })) },

@@ -29,6 +29,8 @@ export const documentSchema = z.object({
   version: z.int().positive(),
   content: z.unknown(),
   archived: z.boolean(),
+  /** It is another's, who shares it, and as much of it as they show. */
+  another: z.literal(true).optional(),
   updatedAt: z.string(),
   /** Where it stands in the order of changes. */
   at: z.int().nonnegative(),
@@ -117,6 +119,11 @@ export const readTouches = route({
     before: z.coerce.number<number | string>().int().positive().optional(),
     limit: pageSize(200, 100),
   }),
-  reply: z.object({ touches: z.array(keptTouchSchema), more: z.boolean() }),
+  reply: z.object({
+    touches: z.array(keptTouchSchema),
+    /** What those are called who made them, by their ids. */
+    authors: z.record(z.string(), z.string()),
+    more: z.boolean(),
+  }),
   problems: [404],
 });

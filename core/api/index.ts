@@ -1,5 +1,6 @@
 /** The front door of the contract between server and clients. */
 export { ALL_ROUTES, type RouteName } from "./all-routes.ts";
+export { CIRCLE_ROUTES } from "./circles.ts";
 export { documentSchema, type SentDocument, type Write, writeSchema } from "./documents.ts";
 export { listedFindSchema, PAPER_SIZES, PICTURE_TYPES, standingSchema } from "./finds.ts";
 export { answerSchema, MOST_ASSESSED } from "./judging.ts";

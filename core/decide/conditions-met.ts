@@ -1,7 +1,7 @@
 /** Which conditions of an answer are met by what other people and books said. */
-import type { Answer } from "../answer/answer.ts";
 import type { Find } from "../find/schema.ts";
 import { isCharacterId } from "../find/vocabulary.ts";
+import { isTrustedWith, type SaidBy } from "../people/circle.ts";
 import type { ConditionCode } from "../words/reason-words.ts";
 import { compareLooks, type OpinionKind, type OpinionLook } from "./packet.ts";
 
@@ -11,7 +11,20 @@ export interface Said {
   /** A book's title, or a person's name. */
   readonly name: string;
   readonly agrees?: boolean | undefined;
+  /** Of somebody in a circle: under which standing they said it. */
+  readonly by?: SaidBy | undefined;
   readonly looks: readonly OpinionLook[];
+}
+
+/** As much of an answer as it takes to say who has met what. */
+export interface Weighed {
+  readonly dangers: readonly {
+    readonly aside?: true | undefined;
+    readonly points: readonly { readonly body: string; readonly character: string; readonly hard: boolean }[];
+  }[];
+  readonly bodies: readonly { readonly body: string; readonly kept: boolean }[];
+  /** The kinds that it rests on. */
+  readonly restsOn: readonly string[];
 }
 
 /** Books that have to agree, each with every feature. */
@@ -23,7 +36,7 @@ export const OWN_LOOKS = 3;
  * The characters that an answer rests on: those that speak hard against a danger on a kept body, without which that danger
  * would stand nearer. Of the place none: who holds the specimen in hand does not see where it stood.
  */
-export function restsOnCharacters({ dangers, bodies }: Pick<Answer, "dangers" | "bodies">): ReadonlySet<string> {
+export function restsOnCharacters({ dangers, bodies }: Pick<Weighed, "dangers" | "bodies">): ReadonlySet<string> {
   const kept = new Set(bodies.filter((one) => one.kept).map(({ body }) => body));
   const rests = new Set<string>();
   for (const { aside, points } of dangers)
@@ -39,17 +52,15 @@ export function restsOnCharacters({ dangers, bodies }: Pick<Answer, "dangers" | 
  * could not be had, that is not sure, or at a body that the find has not, is none. Books count by their titles, and only while
  * none of them disagrees.
  */
-export function conditionsMet(
-  find: Find,
-  answer: Pick<Answer, "dangers" | "bodies">,
-  witnesses: readonly Said[],
-): ReadonlySet<ConditionCode> {
+export function conditionsMet(find: Find, answer: Weighed, witnesses: readonly Said[]): ReadonlySet<ConditionCode> {
   const met = new Set<ConditionCode>();
   const hands = witnesses.filter((one) => one.kind === "in-hand");
   const differ = hands.some((one) => compareLooks(find, one.looks).some((look) => look.relation === "differs"));
   const rests = restsOnCharacters(answer);
   const kept = answer.bodies.filter((one) => one.kept).map(({ body }) => body);
-  if (!differ && hands.some((one) => hasSeen(find, one.looks, rests, kept))) met.add("second-person");
+  // whoever is known counts as their circle trusts them; that they differ counts whoever they are
+  const counting = hands.filter(({ by }) => by === undefined || isTrustedWith(by, answer.restsOn));
+  if (!differ && counting.some((one) => hasSeen(find, one.looks, rests, kept))) met.add("second-person");
   const books = witnesses.filter((one) => one.kind === "book");
   const titles = new Set(books.filter((one) => one.agrees === true).map((one) => plainTitle(one.name)));
   if (titles.size >= BOOKS && books.every((one) => one.agrees === true)) met.add("two-books");

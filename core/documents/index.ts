@@ -7,7 +7,7 @@ export { type Opinion, opinionSchema } from "./kinds/opinion.ts";
 export { PICTURE_PARTS, type Picture, type PicturePart, pictureSchema } from "./kinds/picture.ts";
 export type { SettingsChange } from "./kinds/settings.ts";
 export { KIND_NAMES, KINDS, type KindName } from "./kinds.ts";
-export { type Actor, LOCAL_PERSON, may, type Owned, ownerOf, type Person, type Verb } from "./policy.ts";
+export { type Actor, LOCAL_PERSON, may, type Owned, ownerOf, type Person, type Standing, type Verb } from "./policy.ts";
 export {
   type ArchiveChange,
   applyTouches,

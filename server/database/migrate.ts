@@ -12,6 +12,7 @@ import * as documents from "./migrations/2026-11-27-documents.ts";
 import * as placeLinks from "./migrations/2026-11-28-place-links.ts";
 import * as rounds from "./migrations/2026-11-29-rounds.ts";
 import * as people from "./migrations/2026-12-01-people.ts";
+import * as circles from "./migrations/2026-12-02-circles.ts";
 
 /** One step forward and, where nothing would be lost, back. */
 export interface Migration {
@@ -31,6 +32,7 @@ const MIGRATIONS: readonly (readonly [string, Migration])[] = [
   ["2026-11-28-place-links", placeLinks],
   ["2026-11-29-rounds", rounds],
   ["2026-12-01-people", people],
+  ["2026-12-02-circles", circles],
 ];
 
 /** The migrations of a database. */

@@ -173,6 +173,58 @@ export interface SecretRow extends Model<InferAttributes<SecretRow>, InferCreati
   value: string;
 }
 
+export interface CircleRow extends Model<InferAttributes<CircleRow>, InferCreationAttributes<CircleRow>> {
+  id: string;
+  name: string;
+  madeBy: string;
+  madeAt: Date;
+}
+
+export interface CircleMemberRow
+  extends Model<InferAttributes<CircleMemberRow>, InferCreationAttributes<CircleMemberRow>> {
+  circleId: string;
+  personId: string;
+  role: string;
+  trusted: unknown;
+  joinedAt: Date;
+}
+
+export interface CircleInvitationRow
+  extends Model<InferAttributes<CircleInvitationRow>, InferCreationAttributes<CircleInvitationRow>> {
+  id: string;
+  circleId: string;
+  fromId: string;
+  /** SHA-256 of the token. */
+  hash: string;
+  role: string;
+  trusted: unknown;
+  madeAt: Date;
+  usedBy: CreationOptional<string | null>;
+}
+
+export interface ShareRow extends Model<InferAttributes<ShareRow>, InferCreationAttributes<ShareRow>> {
+  findId: string;
+  circleId: string;
+  ownerId: string;
+  place: string;
+  mayRecord: boolean;
+  sharedAt: Date;
+}
+
+export interface AskRow extends Model<InferAttributes<AskRow>, InferCreationAttributes<AskRow>> {
+  id: string;
+  findId: string;
+  ownerId: string;
+  circleId: string;
+  packetId: string;
+  note: string;
+  askedAt: Date;
+  takenBy: CreationOptional<string | null>;
+  takenAt: CreationOptional<Date | null>;
+  answeredBy: CreationOptional<string | null>;
+  answeredAt: CreationOptional<Date | null>;
+}
+
 export interface Models {
   readonly documents: ModelStatic<DocumentRow>;
   readonly touches: ModelStatic<TouchRow>;
@@ -190,6 +242,11 @@ export interface Models {
   readonly invitations: ModelStatic<InvitationRow>;
   readonly sessions: ModelStatic<SessionRow>;
   readonly secrets: ModelStatic<SecretRow>;
+  readonly circles: ModelStatic<CircleRow>;
+  readonly circleMembers: ModelStatic<CircleMemberRow>;
+  readonly circleInvitations: ModelStatic<CircleInvitationRow>;
+  readonly shares: ModelStatic<ShareRow>;
+  readonly asks: ModelStatic<AskRow>;
 }
 
 // Sequelize writes the column's name into the attribute it is given, so every column gets one of its own
@@ -372,6 +429,52 @@ export function defineModels(database: Sequelize): Models {
       "secret",
       { name: { ...word(40), primaryKey: true }, value: word(200) },
       { tableName: "secrets", ...plain },
+    ),
+    circles: database.define<CircleRow>(
+      "circle",
+      { id: key(), name: word(80), madeBy: id(), madeAt: moment() },
+      { tableName: "circles", ...plain },
+    ),
+    circleMembers: database.define<CircleMemberRow>(
+      "circleMember",
+      { circleId: key(), personId: key(), role: word(12), trusted: json(), joinedAt: moment() },
+      { tableName: "circle_members", ...plain },
+    ),
+    circleInvitations: database.define<CircleInvitationRow>(
+      "circleInvitation",
+      {
+        id: key(),
+        circleId: id(),
+        fromId: id(),
+        hash: hash(),
+        role: word(12),
+        trusted: json(),
+        madeAt: moment(),
+        usedBy: perhapsId(),
+      },
+      { tableName: "circle_invitations", ...plain },
+    ),
+    shares: database.define<ShareRow>(
+      "share",
+      { findId: key(), circleId: key(), ownerId: id(), place: word(8), mayRecord: no(), sharedAt: moment() },
+      { tableName: "shares", ...plain },
+    ),
+    asks: database.define<AskRow>(
+      "ask",
+      {
+        id: key(),
+        findId: id(),
+        ownerId: id(),
+        circleId: id(),
+        packetId: id(),
+        note: word(300),
+        askedAt: moment(),
+        takenBy: perhapsId(),
+        takenAt: perhapsMoment(),
+        answeredBy: perhapsId(),
+        answeredAt: perhapsMoment(),
+      },
+      { tableName: "asks", ...plain },
     ),
   };
 }

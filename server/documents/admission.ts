@@ -1,5 +1,7 @@
 /** What has to hold before a document is made, besides its form: what a client says of an answer is never stored as truth. */
 import {
+  type AnswerSummary,
+  conditionsMet,
   DEFAULT_RULES,
   type Decision,
   endingFaults,
@@ -11,6 +13,8 @@ import {
 } from "@jittery-cap/core";
 import type { Write } from "@jittery-cap/core/api";
 import type { Opinion, Person, Picture } from "@jittery-cap/core/documents";
+import { z } from "zod";
+import type { Circles } from "../circles/circles.ts";
 import type { Judging } from "../judging/judging.ts";
 import { contentAs } from "./document.ts";
 import type { Documents } from "./documents.ts";
@@ -23,11 +27,26 @@ export type Admitted =
 
 const refused = (path: string, message: string): Admitted => ({ kind: "refused", faults: [{ path, message }] });
 
+/** As much of a whole answer as it takes to say who has met what. */
+const toldAnswerSchema = z.object({
+  dangers: z.array(
+    z.object({
+      aside: z.literal(true).optional(),
+      points: z.array(z.object({ body: z.string(), character: z.string(), hard: z.boolean() })),
+    }),
+  ),
+  bodies: z.array(z.object({ body: z.string(), kept: z.boolean() })),
+});
+/** Somebody whom no circle trusts with anything. */
+const NOBODY = { person: "", role: "member" as const, trusted: [] };
+
 export class Admission {
   private readonly documents: Documents;
   private readonly judging: Judging;
+  private readonly circles: Circles;
 
-  constructor(documents: Documents, judging: Judging) {
+  constructor(documents: Documents, judging: Judging, circles: Circles) {
+    this.circles = circles;
     this.documents = documents;
     this.judging = judging;
   }
@@ -76,6 +95,8 @@ export class Admission {
   /** The owner notes books; what other people saw comes by the link of a packet and from nowhere else. */
   private async opinion(person: Person, opinion: Opinion): Promise<Admitted> {
     if (opinion.kind !== "book") return refused("create.kind", "what somebody saw comes by the link of a packet");
+    if (opinion.by !== undefined)
+      return refused("create.by", "under which standing somebody spoke the server knows itself");
     if (opinion.looks.length > 0) return refused("create.looks", "a book looks at nothing");
     return (await this.documents.open(person, opinion.about, "find")) === undefined
       ? { kind: "missing", what: `There is no find ${opinion.about}.` }
@@ -99,6 +120,11 @@ export class Admission {
     const isFood = endings.some((one) => isAmongFood(one.ending));
     const missing = isFood ? await this.experienceMissing(person, find) : undefined;
     if (missing !== undefined) return { kind: "refused", faults: [missing] };
+    if (isFood && !(await this.isSeenForLearner(person, find, answer)))
+      return refused(
+        "create.endings",
+        "whoever learns has one who knows look at it in the hand before any of it is food",
+      );
     return {
       kind: "admitted",
       content: { ...decision, rules: { ...rulesOf(find) }, edition: this.judging.edition, answer },
@@ -112,6 +138,23 @@ export class Admission {
     const finds = await this.everyFind(person);
     const why = experienceMissing("smallBrown", smallBrown, finds);
     return why === undefined ? undefined : { path: "create.find.rules.smallBrown", message: why };
+  }
+
+  /** Of a learner's find, whether one who knows has seen it in the hand; of everybody else's, that nobody has to. */
+  private async isSeenForLearner(person: Person, find: Find, answer: AnswerSummary): Promise<boolean> {
+    const learnsIn = (await this.circles.memberships(person.id)).filter((one) => one.role === "learner");
+    if (learnsIn.length === 0) return true;
+    const rows = await this.documents.about(person, find.id, "opinion");
+    const said = rows.flatMap((row) => contentAs(row, "opinion") ?? []);
+    const [whole] = await this.judging.answers([find]);
+    if (whole === undefined) return false;
+    const told = toldAnswerSchema.parse(whole);
+    // each circle that they learn in has to have somebody who says so
+    return learnsIn.every(({ circle }) => {
+      // whoever else held it counts for nothing here; that they saw it otherwise counts all the same
+      const known = said.map((one) => (one.by?.circle === circle ? one : { ...one, by: { ...NOBODY, circle } }));
+      return conditionsMet(find, { ...told, restsOn: answer.restsOn }, known).has("second-person");
+    });
   }
 
   private async everyFind(person: Person): Promise<Find[]> {

@@ -40,8 +40,8 @@ export class Live {
   }
 
   /** Tells whoever listens for a key that something is other than it was. */
-  nudge(key: string): void {
-    this.channels.get(key)?.broadcast({ place: 0 }, "changed");
+  nudge(key: string, what: "changed" | "shared" = "changed"): void {
+    this.channels.get(key)?.broadcast({ place: 0 }, what);
   }
 
   /** Ends all streams: the server is being stopped. */

@@ -11,6 +11,7 @@ import {
   isArchiving,
   type KindName,
   may,
+  type Standing,
   type Touch,
   touchSchemaOf,
 } from "@jittery-cap/core/documents";
@@ -33,6 +34,8 @@ export interface WriteRequest {
   /** What was sent to be made, where that is not what is kept: by it a repeated write is known. */
   readonly made?: string;
   readonly touches: readonly Touch<unknown>[];
+  /** How the actor stands to the document, where it is another's. */
+  readonly standing?: Standing;
   /** What is stored with a new document, in the same transaction. */
   readonly beside?: (transaction: Transaction) => Promise<void>;
 }
@@ -197,7 +200,7 @@ export class DocumentWriter {
       ...(create === undefined ? [] : (["create"] as const)),
       ...(touches.length > 0 ? (["touch"] as const) : []),
     ];
-    const forbidden = verbs.find((verb) => !may(actor, verb, { kind, ownerId }));
+    const forbidden = verbs.find((verb) => !may(actor, verb, { kind, ownerId }, request.standing));
     if (forbidden !== undefined)
       return refuse([
         { path: forbidden === "touch" ? "touches" : forbidden, message: `a ${kind} is not to be changed so` },

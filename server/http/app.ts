@@ -7,6 +7,7 @@ import express, { type Express, type Request, type RequestHandler } from "expres
 import helmet from "helmet";
 import { pinoHttp } from "pino-http";
 import type { Metrics } from "../metrics/metrics.ts";
+import { circleHandlers } from "./handlers/circles.ts";
 import { documentHandlers } from "./handlers/documents.ts";
 import { findHandlers } from "./handlers/finds.ts";
 import { packetHandlers } from "./handlers/packets.ts";
@@ -106,6 +107,7 @@ export function createApp(parts: Parts, running: Running = {}): Express {
     app,
     {
       ...documentHandlers(parts),
+      ...circleHandlers(parts),
       ...findHandlers(parts),
       ...packetHandlers(parts),
       ...placeHandlers(parts),

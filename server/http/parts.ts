@@ -2,6 +2,9 @@
 import type { Find, SaidOfPacket } from "@jittery-cap/core";
 import type { Request } from "express";
 import type { Logger } from "pino";
+import type { Asks } from "../circles/asks.ts";
+import type { Circles } from "../circles/circles.ts";
+import type { Sharing } from "../circles/sharing.ts";
 import type { Standings } from "../decisions/standings.ts";
 import type { Admission } from "../documents/admission.ts";
 import type { Documents } from "../documents/documents.ts";
@@ -44,6 +47,9 @@ export interface Parts {
   readonly rounds: Rounds;
   /** Phones at the tables, by the token of their round. */
   readonly roundsLive: Live;
+  readonly circles: Circles;
+  readonly sharing: Sharing;
+  readonly asks: Asks;
   readonly people: People;
   readonly sessions: Sessions;
   readonly passkeys: Passkeys;

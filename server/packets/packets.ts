@@ -2,6 +2,7 @@
 import { randomBytes } from "node:crypto";
 import { type Fault, type Find, findSchema, type OpinionKind, packetOf, type SaidOfPacket } from "@jittery-cap/core";
 import type { Person } from "@jittery-cap/core/documents";
+import type { SaidBy } from "@jittery-cap/core/people";
 import { createOnce } from "../database/collisions.ts";
 import type { Models } from "../database/models.ts";
 import { hashOf } from "../documents/document.ts";
@@ -81,10 +82,13 @@ export class Packets {
     return { id, owner, findId, record: packetOf(findSchema.parse(row.record), row.id), madeAt };
   }
 
-  /** Keeps what somebody said of a packet; the same again is kept once. */
-  async hear(token: string, said: SaidOfPacket, simulated: boolean): Promise<Heard> {
+  /** Keeps what somebody said of a packet; the same again is kept once. @param by under which standing, where that is known */
+  async hear(token: string, said: SaidOfPacket, simulated: boolean, by?: SaidBy): Promise<Heard> {
     const packet = await this.open(token);
     if (packet === undefined) return { kind: "missing" };
+    // what a circle was asked is answered in it, under a name: by the link alone nobody says anything
+    if (by === undefined && (await this.models.asks.count({ where: { packetId: packet.id } })) > 0)
+      return { kind: "missing" };
     const faults = said.looks.flatMap(({ body }, index) =>
       packet.record.bodies.some((one) => one.id === body)
         ? []
@@ -92,7 +96,13 @@ export class Packets {
     );
     if (faults.length > 0) return { kind: "refused", faults };
     const kind: OpinionKind = simulated ? "simulated" : said.inHand ? "in-hand" : "from-pictures";
-    const content = { about: packet.findId, kind, name: said.name, looks: said.looks };
+    const content = {
+      about: packet.findId,
+      kind,
+      name: said.name,
+      ...(by === undefined ? {} : { by }),
+      looks: said.looks,
+    };
     const written = await this.writer.write({
       actor: { kind: "bearer", packet: packet.id },
       ownerId: packet.owner.id,

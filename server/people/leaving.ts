@@ -3,6 +3,7 @@ import type { Writable } from "node:stream";
 import type { Person } from "@jittery-cap/core/documents";
 import { strToU8, Zip, ZipPassThrough } from "fflate";
 import { Op, type Sequelize } from "sequelize";
+import type { Circles } from "../circles/circles.ts";
 import type { Models } from "../database/models.ts";
 import { sentOf } from "../documents/document.ts";
 import type { Documents } from "../documents/documents.ts";
@@ -13,22 +14,19 @@ const A_PAGE = 200;
 /** What others see where somebody was. */
 export const GONE = "somebody who left";
 
-/** What somebody takes along about the circles they are in. */
-export type AlsoOf = (id: string) => Promise<unknown>;
-
 export class Leaving {
   private readonly database: Sequelize;
   private readonly models: Models;
   private readonly documents: Documents;
   private readonly people: People;
-  private readonly alsoOf: AlsoOf;
+  private readonly circles: Circles;
 
-  constructor(database: Sequelize, models: Models, documents: Documents, people: People, alsoOf: AlsoOf) {
+  constructor(database: Sequelize, models: Models, documents: Documents, people: People, circles: Circles) {
     this.database = database;
     this.models = models;
     this.documents = documents;
     this.people = people;
-    this.alsoOf = alsoOf;
+    this.circles = circles;
   }
 
   /** Writes all of it into a ZIP archive, a page of documents and a picture at a time: no log is held in memory whole. */
@@ -81,7 +79,7 @@ export class Leaving {
       }),
       rounds: await this.models.rounds.findAll({ ...where, attributes: ["id", "name", "madeAt", "withdrawnAt"] }),
     });
-    json("circles.json", await this.alsoOf(id));
+    json("circles.json", await this.circles.list(id));
     zip.end();
     if (failed !== undefined) throw failed;
     to.end();
@@ -104,6 +102,7 @@ export class Leaving {
         where: { [Op.or]: [{ id: ids }, { about: ids, ownerId: id }] },
         transaction,
       });
+      await this.circles.leaveAll(id, transaction);
       const theirs = { where: { personId: id }, transaction };
       await models.passkeys.destroy(theirs);
       await models.recoveryCodes.destroy(theirs);

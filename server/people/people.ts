@@ -175,6 +175,16 @@ export class People {
     await person.update({ password: await hashPassword(password) });
   }
 
+  /** What people are called, by their ids. */
+  async names(ids: readonly string[]): Promise<Record<string, string>> {
+    const rows = await this.models.people.findAll({
+      where: { id: [...new Set(ids)] },
+      attributes: ["id", "name"],
+      raw: true,
+    });
+    return Object.fromEntries(rows.map((row) => [row.id, row.name]));
+  }
+
   async rename(id: string, name: string): Promise<void> {
     await this.models.people.update({ name }, { where: { id } });
   }

@@ -5,6 +5,7 @@ import Link from "@mui/material/Link";
 import { useState } from "react";
 import { Link as RouterLink } from "react-router";
 import { findPath } from "../addresses.ts";
+import { ShareFind } from "../circles/share-find.tsx";
 import type { ShownOpinion } from "../documents/opinions.ts";
 import { ScrollRegion } from "../layout/scroll-region.tsx";
 import { SplitCard } from "../layout/split-card.tsx";
@@ -74,6 +75,7 @@ export function DecideView() {
             <Conditions answer={answer} met={met} />
             <Bodies answer={answer} find={find} />
             <SecondEyes find={find} onHeard={setOpinions} />
+            <ShareFind findId={find.id} />
             <p>
               <Link component={RouterLink} to={findPath(find.id, "rules")}>
                 The house rules behind this answer

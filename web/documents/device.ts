@@ -5,6 +5,9 @@ import { z } from "zod";
 import { ME } from "../people/here.ts";
 import { carryOver } from "./carry-over.ts";
 
+/** Another person's document, in the column by which one's own are listed. */
+export const ANOTHERS = 2;
+
 /** A document on this device. Whatever is read of it is looked through first. */
 export const documentRowSchema = z.object({
   id: z.string(),
@@ -17,7 +20,8 @@ export const documentRowSchema = z.object({
   base: z.unknown(),
   /** The document as it is here. */
   content: z.unknown(),
-  archived: z.union([z.literal(0), z.literal(1)]),
+  /** 0: one's own; 1: put away; 2: another's, who shares it: it stands in no list of one's own. */
+  archived: z.union([z.literal(0), z.literal(1), z.literal(ANOTHERS)]),
   listedAt: z.string(),
   about: z.string(),
   /** Counts up with every change here, from wherever it came. */

@@ -14,7 +14,7 @@ import {
 } from "@jittery-cap/core/documents";
 import { uuidv7 } from "uuidv7";
 import { ME } from "../people/here.ts";
-import { type DocumentRow, device, documentRowSchema } from "./device.ts";
+import { ANOTHERS, type DocumentRow, device, documentRowSchema } from "./device.ts";
 import { nudge } from "./nudge.ts";
 
 /** How each kind is changed. */
@@ -184,7 +184,7 @@ export async function keepTouch<Name extends KindName>(
         schema: kind.version,
         base: row.schema === kind.version ? row.base : upgraded(name, row),
         content,
-        archived: archived ? 1 : 0,
+        archived: row.archived === ANOTHERS ? ANOTHERS : archived ? 1 : 0,
         ...columnsOf(name, content),
         revision: row.revision + 1,
       });

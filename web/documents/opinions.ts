@@ -1,5 +1,6 @@
 /** What somebody else or a book said of a find. */
 import type { Find, OpinionKind, OpinionLook } from "@jittery-cap/core";
+import type { SaidBy } from "@jittery-cap/core/people";
 import { uuidv7 } from "uuidv7";
 import { keptAbout, makeDocument } from "./documents.ts";
 
@@ -9,6 +10,7 @@ export interface ShownOpinion {
   readonly name: string;
   readonly agrees?: boolean | undefined;
   readonly looks: readonly OpinionLook[];
+  readonly by?: SaidBy | undefined;
 }
 
 /** What was said of a find, oldest first. */

@@ -5,7 +5,7 @@ import { documentSchema, ROUTES, type SentDocument, type Write } from "@jittery-
 import { applyTouches, type KindName, readContent, type Touch, touchSchemaOf } from "@jittery-cap/core/documents";
 import type { z } from "zod";
 import { ask } from "../api/client.ts";
-import { type DocumentRow, device, documentRowSchema, type QueuedTouch, UNSENT } from "./device.ts";
+import { ANOTHERS, type DocumentRow, device, documentRowSchema, type QueuedTouch, UNSENT } from "./device.ts";
 import { columnsOf, kindOf, touchNow } from "./documents.ts";
 
 /** The server could not be asked: what waits is sent again later. */
@@ -155,7 +155,7 @@ async function putRow(
     version: sent.version,
     base: sent.content,
     content: isSame ? before.content : content,
-    archived: archived ? 1 : 0,
+    archived: sent.another === true ? ANOTHERS : archived ? 1 : 0,
     ...columns,
     revision: before === undefined ? 0 : before.revision + (isSame ? 0 : 1),
   });

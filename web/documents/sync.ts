@@ -55,6 +55,22 @@ async function pull(): Promise<void> {
   useSync.setState({ hasPulled: true });
 }
 
+/** What is asked for in one go when others do several things at once, ms. */
+const SHARED_AFTER_MS = 100;
+let sharedTimer: ReturnType<typeof setTimeout> | undefined;
+
+/** Looks what others share, soon. */
+function sharedSoon(): void {
+  clearTimeout(sharedTimer);
+  sharedTimer = setTimeout(
+    () =>
+      void import("../circles/shared.ts")
+        .then(({ pullShared }) => pullShared())
+        .catch((error) => reportError("shared", error)),
+    SHARED_AFTER_MS,
+  );
+}
+
 /** Sends all that waits. @throws Unreachable */
 async function pushAll(): Promise<void> {
   for (const id of await waitingIds()) await push(id);
@@ -101,6 +117,8 @@ async function round(what: "all" | "send"): Promise<boolean> {
     if (what === "all" || useSync.getState().state !== "online") await pull();
     await pushAll();
     useSync.setState({ state: "online" });
+    // what others share is looked at after one's own, and by nobody who shares nothing with anybody
+    if (what === "all") sharedSoon();
     return true;
   } catch (error) {
     // a server that is away is no error of this program
@@ -128,6 +146,7 @@ function listen(): () => void {
         if (useSync.getState().state !== "online" || !place.success || mark?.value !== place.data.place) void match();
       });
     });
+    source.addEventListener("shared", () => void sharedSoon());
     source.addEventListener("error", () => {
       source?.close();
       source = undefined;

@@ -8,11 +8,13 @@ import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { findPath } from "../addresses.ts";
 import { valueOrNothing } from "../api/client.ts";
+import { useSharedFind } from "../circles/use-shared.ts";
 import { device } from "../documents/device.ts";
 import { touchesKept } from "../documents/under-way.ts";
 import { StandingDangers } from "../find/standing-dangers.tsx";
 import { SplitCard } from "../layout/split-card.tsx";
 import { Trail } from "../layout/trail.tsx";
+import { ME } from "../people/here.ts";
 import { useOpenFind } from "../session/session-context.tsx";
 
 interface Line {
@@ -38,6 +40,7 @@ async function readPage(id: string, before: number | undefined) {
     ? undefined
     : {
         more: reply.more,
+        authors: reply.authors,
         lines: reply.touches.flatMap(({ touch, version }) => touchOf(touch).map((one) => ({ touch: one, version }))),
       };
 }
@@ -50,6 +53,7 @@ async function waitingTouches(id: string): Promise<Touch<Change>[]> {
 export function HistoryView() {
   const find = useOpenFind();
   const { id } = find;
+  const isAnothers = useSharedFind(id) !== undefined;
   const [heard, setHeard] = useState<Awaited<ReturnType<typeof readPage>> | "unreachable">();
   const [waiting, setWaiting] = useState<readonly Touch<Change>[]>([]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a change of the record is a new line of its history
@@ -68,7 +72,12 @@ export function HistoryView() {
   ];
   const earlier = async () => {
     const next = await readPage(id, known.at(-1)?.version);
-    if (next !== undefined) setHeard({ more: next.more, lines: [...known, ...next.lines] });
+    if (next !== undefined)
+      setHeard({
+        more: next.more,
+        lines: [...known, ...next.lines],
+        authors: { ...page?.authors, ...next.authors },
+      });
   };
   return (
     <SplitCard
@@ -88,7 +97,13 @@ export function HistoryView() {
           </div>
           <ol aria-label="Changes, latest first" className="lines scroll line">
             {lines.map((line) => (
-              <HistoryItem key={line.touch.id} line={line} all={lines} />
+              <HistoryItem
+                key={line.touch.id}
+                line={line}
+                all={lines}
+                authors={page?.authors ?? {}}
+                isAnothers={isAnothers}
+              />
             ))}
             {page?.more === true && (
               <li className="log-end">
@@ -109,11 +124,21 @@ export function HistoryView() {
 const wordsOf = (change: Change | ArchiveChange): string =>
   change.kind === "archive" ? "put away" : change.kind === "restore" ? "brought back" : changeWords(change);
 
-function HistoryItem({ line, all }: { line: Line; all: readonly Line[] }) {
+interface HistoryItemProps {
+  readonly line: Line;
+  readonly all: readonly Line[];
+  /** What those are called who changed it. */
+  readonly authors: Readonly<Record<string, string>>;
+  readonly isAnothers: boolean;
+}
+
+function HistoryItem({ line, all, authors, isAnothers }: HistoryItemProps) {
   const { touch, version } = line;
   const isTakenBack = all.some((other) => other.touch.undoes === touch.id);
   const kind = touch.undoes !== undefined ? "undone: " : touch.redoes !== undefined ? "done again: " : "";
   const by = touch.changes.flatMap((change) => ("by" in change && change.by !== undefined ? [change.by] : []))[0];
+  const isOwn = touch.by === ME && !isAnothers;
+  const who = by !== undefined && by !== touch.by ? by : isOwn ? "the finder" : (authors[touch.by] ?? "somebody");
   return (
     <li className="line history">
       <time dateTime={touch.at} className="soft small">
@@ -130,7 +155,7 @@ function HistoryItem({ line, all }: { line: Line; all: readonly Line[] }) {
         {touch.changes.map(wordsOf).join("; ")}
       </span>
       <div className="soft small">
-        {by ?? "the finder"} · {version === undefined ? "on this device only" : `version ${version}`}
+        {who} · {version === undefined ? "on this device only" : `version ${version}`}
       </div>
     </li>
   );

@@ -10,7 +10,7 @@ const NONE: ReadonlyMap<string, ReadonlySet<ConditionCode>> = new Map();
 
 async function metOf(find: Find): Promise<ReadonlySet<ConditionCode>> {
   const [answer, evidence, opinions] = await Promise.all([askJudge(find), askEvidence(find), opinionsOf(find.id)]);
-  return conditionsMet(find, { bodies: answer.bodies, ...evidence }, opinions);
+  return conditionsMet(find, { bodies: answer.bodies, restsOn: answer.restsOn, ...evidence }, opinions);
 }
 
 /** By find. Until it is known of these very records and opinions, and where it cannot be, nothing is fulfilled. */

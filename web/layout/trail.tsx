@@ -5,11 +5,13 @@ import {
   FIND_PAGES,
   findPath,
   KITCHEN_PAGES,
+  OTHERS_PAGES,
   OUTING_PAGES,
   PRACTICE_PAGES,
   SEASON_PAGES,
   STOPS,
 } from "../addresses.ts";
+import { useSharedFind } from "../circles/use-shared.ts";
 import { IllStop } from "./ill-stop.tsx";
 import { MoreMenu } from "./more-menu.tsx";
 import { Stops } from "./stops.tsx";
@@ -17,6 +19,7 @@ import { Stops } from "./stops.tsx";
 /** The bar at the top of the light half: the first level on a desk, the second at both sizes. */
 export const Trail = memo(function Trail() {
   const id = useMatch("/finds/:id/*")?.params.id;
+  const shared = useSharedFind(id);
   const isInKitchen = useMatch("/kitchen/*") !== null;
   const isOut = useMatch("/outing/*") !== null;
   const isInSeason = useMatch("/season/*") !== null;
@@ -35,9 +38,17 @@ export const Trail = memo(function Trail() {
       {id !== undefined && id !== "prints" && (
         <Stops
           label="This find"
-          stops={FIND_PAGES.map(({ page, name }) => ({ to: findPath(id, page), name }))}
+          stops={(shared === undefined ? FIND_PAGES : OTHERS_PAGES).map(({ page, name }) => ({
+            to: findPath(id, page),
+            name,
+          }))}
           isSecond
         />
+      )}
+      {shared !== undefined && (
+        <p className="trail-note" data-testid="shared-note">
+          {shared.owner.name}’s find, shared with you. {shared.mayRecord ? "What you see is kept under your name." : ""}
+        </p>
       )}
       {isOut && <Stops label="Outing" stops={OUTING_PAGES} isSecond />}
       {isInSeason && <Stops label="Season" stops={SEASON_PAGES} isSecond />}

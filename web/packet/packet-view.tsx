@@ -7,7 +7,7 @@ import { type OpenPacket, openPacket } from "../api/packets.ts";
 import { Page } from "../layout/page.tsx";
 import { SplitCard } from "../layout/split-card.tsx";
 import { OwnLooks } from "./own-looks.tsx";
-import { SendOpinion } from "./send-opinion.tsx";
+import { SendOpinion, type SentAs } from "./send-opinion.tsx";
 import { WhatWasRecorded } from "./what-was-recorded.tsx";
 
 /** Their own looks begin with nothing, so that they are their own. */
@@ -38,7 +38,14 @@ export function PacketView() {
   return <OnePacket key={token} token={token} packet={packet} />;
 }
 
-function OnePacket({ token, packet }: { readonly token: string; readonly packet: OpenPacket }) {
+interface OnePacketProps {
+  readonly token: string;
+  readonly packet: OpenPacket;
+  /** Who looks, where they have signed in, and how it is sent: under their name. */
+  readonly as?: SentAs;
+}
+
+export function OnePacket({ token, packet, as }: OnePacketProps) {
   const { record, pictures } = packet;
   const [mine, setMine] = useState(() => unlooked(record));
   const [bodyId, setBodyId] = useState("A");
@@ -64,7 +71,7 @@ function OnePacket({ token, packet }: { readonly token: string; readonly packet:
             {isOpen ? "No" : "What the finder recorded is covered, and no"} answer is shown, so that yours is your own.
           </p>
           <OwnLooks find={mine} body={own} onBody={setBodyId} onChange={change} />
-          <SendOpinion token={token} mine={mine} refusal={refusal} />
+          <SendOpinion token={token} mine={mine} refusal={refusal} as={as} />
         </div>
       }
       dark={

@@ -1,5 +1,5 @@
 /** Who looked, how they saw it, and off it goes. */
-import type { Find } from "@jittery-cap/core";
+import type { Find, SaidOfPacket } from "@jittery-cap/core";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useRef, useState } from "react";
@@ -15,32 +15,38 @@ interface SendOpinionProps {
   readonly mine: Find;
   /** Why the last look was not taken, if it was not. */
   readonly refusal: string | undefined;
+  readonly as?: SentAs | undefined;
 }
 
-export function SendOpinion({ token, mine, refusal }: SendOpinionProps) {
-  const [name, setName] = useState("");
+/** Somebody who has signed in. */
+export interface SentAs {
+  readonly name: string;
+  /** @returns why it was not taken, or undefined where it was */
+  readonly send: (said: Pick<SaidOfPacket, "id" | "inHand" | "looks">) => Promise<string | undefined>;
+}
+
+export function SendOpinion({ token, mine, refusal, as }: SendOpinionProps) {
+  const [name, setName] = useState(as?.name ?? "");
   const [inHand, setInHand] = useState<boolean>();
   const [sent, setSent] = useState<"sent" | { readonly why: string }>();
   // sent again after a lost reply it is the same opinion
   const id = useRef(uuidv7());
   const looks = looksIn(mine);
   const send = async () => {
-    const why = await sendOpinion(token, {
-      id: id.current,
-      name: name.trim(),
-      inHand: inHand === true,
-      looks: [...looks],
-    });
+    const said = { id: id.current, inHand: inHand === true, looks: [...looks] };
+    const why = await (as === undefined ? sendOpinion(token, { ...said, name: name.trim() }) : as.send(said));
     setSent(why === undefined ? "sent" : { why });
   };
   return (
     <section aria-label="Who you are" className="packet-who">
-      <TextField
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        placeholder="your name"
-        slotProps={{ htmlInput: { "aria-label": "Your name", maxLength: 120 } }}
-      />
+      {as === undefined && (
+        <TextField
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          placeholder="your name"
+          slotProps={{ htmlInput: { "aria-label": "Your name", maxLength: 120 } }}
+        />
+      )}
       <Choices label="How you saw it" className="columns">
         <Choice
           quiet

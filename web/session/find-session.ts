@@ -1,14 +1,17 @@
 /** A session: one find that is open, under its own id for as long as it is. Nothing of another find ever reaches it. */
 import type { Change, Find } from "@jittery-cap/core";
-import { applyTouches, type Touch } from "@jittery-cap/core/documents";
+import { type ArchiveChange, applyTouches, isArchiving, type Touch } from "@jittery-cap/core/documents";
+import { mayChangeShared } from "@jittery-cap/core/people";
 import { liveQuery } from "dexie";
 import { createStore, type StoreApi } from "zustand/vanilla";
+import { type SharedFind, useShared } from "../circles/use-shared.ts";
 import { type Delivery, watchDelivery } from "../documents/delivery.ts";
 import { device } from "../documents/device.ts";
 import { isReadable, type Kept, keepTouch, kindOf, readRow, touchNow } from "../documents/documents.ts";
 import { onItsWay, underWay } from "../documents/under-way.ts";
 import { keepSteps, keptSteps, NO_STEPS, type Step, type Steps, stepsOfServer } from "../documents/undo.ts";
 import type { FindStatus } from "../layout/state-of-view.tsx";
+import { ME } from "../people/here.ts";
 import type { ShownAnswer } from "../standing/shown-answer.ts";
 import type { AnswerState } from "../standing/verdict-words.ts";
 import { askJudge } from "../worker/judge.ts";
@@ -69,6 +72,12 @@ const CLOSED: FindState = {
   against: undefined,
   ...NO_STEPS,
 };
+
+const ADD_YOUR_OWN = "add your own looks; the rest is theirs to change.";
+
+/** Whether a change adds a look of this person's to another's find, and nothing else. */
+const isOwnLook = (change: Change | ArchiveChange, shared: SharedFind): boolean =>
+  !isArchiving(change) && mayChangeShared(change, shared, ME);
 
 /** A touch as it was drawn: the record before and after it, and what takes it back. */
 interface Drawn {
@@ -174,6 +183,13 @@ export function findSession(id: string, weigh: (change: Change) => Change = (cha
   const apply = (touch: Touch<Change>, stepsAfter: (step: Step) => Steps): boolean => {
     const { find, delivery } = get();
     if (find === undefined) return false;
+    const shared = useShared.getState().finds.get(id);
+    if (shared !== undefined && !touch.changes.every((change) => isOwnLook(change, shared))) {
+      set({
+        refusal: `This is ${shared.owner.name}'s find: ${shared.mayRecord ? ADD_YOUR_OWN : "you may look at it."}`,
+      });
+      return false;
+    }
     const applied = applyTouches(kindOf("find"), { content: find, archived: false }, [touch]);
     if (!applied.ok) {
       set({ refusal: applied.faults.map((fault) => `${fault.path}: ${fault.message}`).join("; ") });

@@ -2,6 +2,7 @@
 import type { Change, Find, Observer } from "@jittery-cap/core";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
+import { useSharedFind } from "../circles/use-shared.ts";
 import { Choice } from "./choice.tsx";
 import type { Smell } from "./nose.ts";
 import { NoseChoice } from "./nose-choice.tsx";
@@ -29,6 +30,7 @@ export function observerId(name: string, taken: readonly string[]): string {
 
 export function ObserverSwitch({ find, onChange, onObserve: observe }: ObserverSwitchProps) {
   const observer = useObserver();
+  const isAnothers = useSharedFind(find.id) !== undefined;
   const [name, setName] = useState("");
   const [isNoseOpen, setNoseOpen] = useState(false);
   const observers = find.observers ?? [];
@@ -50,6 +52,8 @@ export function ObserverSwitch({ find, onChange, onObserve: observe }: ObserverS
     setName("");
   };
   const current = observers.find((one) => one.id === observer);
+  // whoever looks at another's find looks under their own name
+  if (isAnothers) return null;
   return (
     <section aria-labelledby="observers" data-testid="observers" className="block">
       <div className="block-title">

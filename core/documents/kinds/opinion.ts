@@ -1,6 +1,7 @@
 /** Opinions as documents: what somebody else saw, or a book says. They stay as they were said. */
 import { z } from "zod";
 import { OPINION_KINDS, opinionLookSchema } from "../../decide/packet.ts";
+import { saidBySchema } from "../../people/circle.ts";
 import { unchangingKind } from "./unchanging.ts";
 
 const NAME_LENGTH = 120;
@@ -12,6 +13,8 @@ export const opinionSchema = z.strictObject({
   name: z.string().trim().min(1).max(NAME_LENGTH),
   /** Of a book: whether it agrees with every feature. */
   agrees: z.boolean().optional(),
+  /** Of somebody in a circle: under which standing they said it. The server writes it, nobody else. */
+  by: saidBySchema.optional(),
   looks: z.array(opinionLookSchema).max(400),
   saidAt: z.iso.datetime({ offset: true, error: "expected a date and time with its offset" }),
 });

@@ -1,0 +1,148 @@
+/** Sharing a find with a circle: with how much of its place, whether others may add their looks; and asking for eyes. */
+import { CIRCLE_ROUTES, type ReplyOf } from "@jittery-cap/core/api";
+import { PLACES_SHOWN, type PlaceShown } from "@jittery-cap/core/people";
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import ToggleButton from "@mui/material/ToggleButton";
+import { useState } from "react";
+import { Link } from "react-router";
+import { uuidv7 } from "uuidv7";
+import { ask } from "../api/client.ts";
+import { touchesKept } from "../documents/under-way.ts";
+import { Section } from "../layout/section.tsx";
+import { Choices } from "../specimen/choices.tsx";
+import { PLACE_WORDS } from "./roles.ts";
+import { useHeard } from "./use-heard.ts";
+import "./circles.css";
+
+type Circle = ReplyOf<(typeof CIRCLE_ROUTES)["listCircles"]>["circles"][number];
+type Share = ReplyOf<(typeof CIRCLE_ROUTES)["listShares"]>["shares"][number];
+
+export function ShareFind({ findId }: { readonly findId: string }) {
+  const circles = useHeard(CIRCLE_ROUTES.listCircles);
+  const shares = useHeard(CIRCLE_ROUTES.listShares, { id: findId });
+  const learnsIn = circles.heard?.circles.filter((one) => one.role === "learner") ?? [];
+  return (
+    <Section
+      title="Your circles"
+      about={
+        circles.heard?.circles.length === 0 ? (
+          <>
+            You are in none. <Link to="/circles">Begin one</Link>, or be invited.
+          </>
+        ) : undefined
+      }
+      testId="share"
+    >
+      {circles.refusal !== undefined && <p role="alert">{circles.refusal}</p>}
+      {learnsIn.length > 0 && (
+        <p className="stands" data-testid="learner">
+          You learn in {learnsIn.map((one) => one.name).join(" and ")}: before any of it is food, one who knows has to
+          have it in the hand and say so there.
+        </p>
+      )}
+      {circles.heard?.circles.map((circle) => (
+        <WithCircle
+          key={circle.id}
+          findId={findId}
+          circle={circle}
+          share={shares.heard?.shares.find((one) => one.circle === circle.id)}
+          onChanged={shares.again}
+        />
+      ))}
+    </Section>
+  );
+}
+
+interface WithCircleProps {
+  readonly findId: string;
+  readonly circle: Circle;
+  readonly share: Share | undefined;
+  readonly onChanged: () => void;
+}
+
+function WithCircle({ findId, circle, share, onChanged }: WithCircleProps) {
+  const [note, setNote] = useState("");
+  const [said, setSaid] = useState<string>();
+  const set = async (place: PlaceShown, mayRecord: boolean) => {
+    await touchesKept();
+    const outcome = await ask(CIRCLE_ROUTES.shareFind, {
+      params: { id: findId, circle: circle.id },
+      body: { place, mayRecord },
+    });
+    setSaid(outcome.kind === "ok" ? undefined : outcome.kind === "refused" ? outcome.problem.detail : outcome.text);
+    onChanged();
+  };
+  const withdraw = async () => {
+    await ask(CIRCLE_ROUTES.withdrawShare, { params: { id: findId, circle: circle.id } });
+    onChanged();
+  };
+  const askThem = async () => {
+    await touchesKept();
+    const outcome = await ask(CIRCLE_ROUTES.askCircle, {
+      params: { id: findId },
+      body: { id: uuidv7(), circle: circle.id, note },
+    });
+    setSaid(
+      outcome.kind === "ok"
+        ? "Asked. They see what you recorded, but no answer and no place."
+        : outcome.kind === "refused"
+          ? outcome.problem.detail
+          : outcome.text,
+    );
+    if (outcome.kind === "ok") setNote("");
+  };
+  return (
+    <div className="line around" data-share={circle.id}>
+      <div className="actions">
+        <span className="strong grow">{circle.name}</span>
+        {share === undefined ? (
+          <Button variant="outlined" onClick={() => void set("none", false)}>
+            Share it
+          </Button>
+        ) : (
+          <Button variant="quiet" onClick={() => void withdraw()}>
+            Share it no longer
+          </Button>
+        )}
+      </div>
+      {share !== undefined && (
+        <>
+          <Choices label={`What of the place ${circle.name} sees`} className="actions above">
+            {PLACES_SHOWN.map((one) => (
+              <ToggleButton
+                key={one}
+                value={one}
+                selected={one === share.place}
+                onChange={() => void set(one, share.mayRecord)}
+              >
+                {PLACE_WORDS[one].name}
+              </ToggleButton>
+            ))}
+            <ToggleButton
+              value="record"
+              selected={share.mayRecord}
+              onChange={() => void set(share.place, !share.mayRecord)}
+            >
+              others add looks: {share.mayRecord ? "yes" : "no"}
+            </ToggleButton>
+          </Choices>
+          <p className="soft small">They see what you recorded: {PLACE_WORDS[share.place].about}.</p>
+        </>
+      )}
+      <div className="actions above">
+        <TextField
+          size="small"
+          value={note}
+          placeholder="what you want to know"
+          onChange={(event) => setNote(event.target.value)}
+          slotProps={{ htmlInput: { "aria-label": `What you want to know from ${circle.name}`, maxLength: 300 } }}
+        />
+        <Button variant="outlined" onClick={() => void askThem()}>
+          Ask them to look
+        </Button>
+      </div>
+      {said !== undefined && <p role="status">{said}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,30 @@
+/** Which finds are another's, and what may be done with them: asked by whatever shows a find. */
+import type { PlaceShown } from "@jittery-cap/core/people";
+import { create } from "zustand";
+
+/** A find that somebody shares with this person. */
+export interface SharedFind {
+  readonly id: string;
+  readonly version: number;
+  readonly owner: { readonly id: string; readonly name: string };
+  readonly circle: string;
+  readonly place: PlaceShown;
+  readonly mayRecord: boolean;
+}
+
+interface SharedState {
+  readonly finds: ReadonlyMap<string, SharedFind>;
+  readonly show: (finds: readonly SharedFind[]) => void;
+  /** Counts up whenever others did something in a circle. */
+  readonly told: number;
+}
+
+export const useShared = create<SharedState>()((set) => ({
+  finds: new Map(),
+  told: 0,
+  show: (finds) => set(({ told }) => ({ finds: new Map(finds.map((one) => [one.id, one])), told: told + 1 })),
+}));
+
+/** How a find is another's; undefined where it is one's own. */
+export const useSharedFind = (id: string | undefined): SharedFind | undefined =>
+  useShared((state) => (id === undefined ? undefined : state.finds.get(id)));
