@@ -15,7 +15,7 @@ export {
   TAKEN_BACK_WORDS,
 } from "./decide/basket.ts";
 export { type BodyEnding, bodyEndingSchema, TRIMMINGS, type Trimming } from "./decide/body-ending.ts";
-export { conditionsMet } from "./decide/conditions-met.ts";
+export { conditionsMet, isSeenForLearner } from "./decide/conditions-met.ts";
 export { type Decision, decide, decisionSchema, endingFaults } from "./decide/decision.ts";
 export {
   ENDING_WORDS,

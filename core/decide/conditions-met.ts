@@ -67,6 +67,25 @@ export function conditionsMet(find: Find, answer: Weighed, witnesses: readonly S
   return met;
 }
 
+/** Somebody whom no circle trusts with anything. */
+const NOBODY = { person: "", role: "member" as const, trusted: [] };
+
+/**
+ * Whether each circle in which a finder learns has somebody who knows and has had it in the hand, with looks that agree. Whoever else
+ * held it counts for nothing here; that they saw it otherwise counts all the same.
+ * @param learnsIn the circles; none: nobody has to
+ */
+export const isSeenForLearner = (
+  find: Find,
+  answer: Weighed,
+  said: readonly Said[],
+  learnsIn: readonly string[],
+): boolean =>
+  learnsIn.every((circle) => {
+    const known = said.map((one) => (one.by?.circle === circle ? one : { ...one, by: { ...NOBODY, circle } }));
+    return conditionsMet(find, answer, known).has("second-person");
+  });
+
 function hasSeen(
   find: Find,
   looks: readonly OpinionLook[],

@@ -1,10 +1,11 @@
 /** Circles: roles, what is shared and what of it is shown, looks under one's own name, and what waits for eyes. */
-import { type Find, newFind } from "@jittery-cap/core";
-import type { Role } from "@jittery-cap/core/people";
+import { canonicalFind, type Find, newFind, summarise } from "@jittery-cap/core";
+import { generaOf, type Role } from "@jittery-cap/core/people";
 import { expect } from "chai";
 import type { Express } from "express";
 import request from "supertest";
 import { uuidv7 as uuid } from "uuidv7";
+import { seasonFinds } from "../../demo/season.ts";
 import { createApp } from "../http/app.ts";
 import { type ScratchApp, scratchApp } from "../tests/scratch-app.ts";
 
@@ -194,6 +195,49 @@ describe("circles", function () {
     );
     expect(kept.content).to.deep.include({ about: id, kind: "in-hand", name: "Tosk" });
     expect(kept.content.by).to.deep.equal({ person: tosk.id, circle, role: "knows", trusted: ["boletus"] });
+  });
+
+  it("a learner's find is food only when one who knows has had it in the hand, whom the circle trusts with its genus", async () => {
+    const good = seasonFinds().find((one) => one.label?.startsWith("white ones in an arc"));
+    if (good === undefined) throw new Error("there is no such find");
+    const find = canonicalFind({ ...good, id: uuid() });
+    await wenna.ask.post(`/api/documents/${find.id}`).send({ kind: "find", known: 0, create: find });
+    const answer = summarise(find, made.knowledge);
+    const genera = [...generaOf(answer.restsOn)];
+    const decide = async (who: Somebody, one: Find = find) => {
+      const endings = one.bodies.map(({ id, keep: kept }) => ({
+        body: id,
+        ending: kept === false ? "looked-at-only" : "basket",
+      }));
+      const create = { find: one, endings, edition: made.knowledge.edition, rules: {}, decidedAt: AT, answer };
+      return who.ask.post(`/api/documents/${uuid()}`).send({ kind: "decision", known: 0, create });
+    };
+    const refused = await decide(wenna);
+    expect(refused.status).to.equal(400);
+    expect(refused.body.errors[0].message).to.include("one who knows");
+    const ask = uuid();
+    await wenna.ask.post(`/api/finds/${find.id}/asks`).send({ id: ask, circle });
+    // the same looks as the finder's, at what the answer rests on
+    const looks = find.bodies.flatMap(({ id, seen = [] }) =>
+      seen
+        .filter((entry) => entry.by === undefined && entry.states !== undefined)
+        .map((entry) => ({ body: id, entry })),
+    );
+    const say = (id: string, who: Somebody) =>
+      who.ask.post(`/api/asks/${id}/opinion`).send({ id: uuid(), inHand: true, looks });
+    expect((await say(ask, tosk)).status).to.equal(201);
+    expect((await decide(wenna)).status, "trusted with another genus").to.equal(400);
+    await ilva.ask.put(`/api/circles/${circle}/members/${tosk.id}`).send({ role: "knows", trusted: genera });
+    const again = uuid();
+    await wenna.ask.post(`/api/finds/${find.id}/asks`).send({ id: again, circle });
+    expect((await say(again, tosk)).status).to.equal(201);
+    const decided = await decide(wenna);
+    expect(decided.status, JSON.stringify(decided.body)).to.equal(201);
+    // whoever does not learn needs nobody
+    const own = canonicalFind({ ...good, id: uuid() });
+    await ilva.ask.post(`/api/documents/${own.id}`).send({ kind: "find", known: 0, create: own });
+    expect((await decide(ilva, own)).status).to.equal(201);
+    await ilva.ask.put(`/api/circles/${circle}/members/${tosk.id}`).send({ role: "knows", trusted: ["boletus"] });
   });
 
   it("nobody says of themselves under which standing they spoke", async () => {

@@ -1,7 +1,6 @@
 /** What has to hold before a document is made, besides its form: what a client says of an answer is never stored as truth. */
 import {
   type AnswerSummary,
-  conditionsMet,
   DEFAULT_RULES,
   type Decision,
   endingFaults,
@@ -9,6 +8,7 @@ import {
   type Fault,
   type Find,
   isAmongFood,
+  isSeenForLearner,
   rulesOf,
 } from "@jittery-cap/core";
 import type { Write } from "@jittery-cap/core/api";
@@ -37,8 +37,6 @@ const toldAnswerSchema = z.object({
   ),
   bodies: z.array(z.object({ body: z.string(), kept: z.boolean() })),
 });
-/** Somebody whom no circle trusts with anything. */
-const NOBODY = { person: "", role: "member" as const, trusted: [] };
 
 export class Admission {
   private readonly documents: Documents;
@@ -148,13 +146,12 @@ export class Admission {
     const said = rows.flatMap((row) => contentAs(row, "opinion") ?? []);
     const [whole] = await this.judging.answers([find]);
     if (whole === undefined) return false;
-    const told = toldAnswerSchema.parse(whole);
-    // each circle that they learn in has to have somebody who says so
-    return learnsIn.every(({ circle }) => {
-      // whoever else held it counts for nothing here; that they saw it otherwise counts all the same
-      const known = said.map((one) => (one.by?.circle === circle ? one : { ...one, by: { ...NOBODY, circle } }));
-      return conditionsMet(find, { ...told, restsOn: answer.restsOn }, known).has("second-person");
-    });
+    return isSeenForLearner(
+      find,
+      { ...toldAnswerSchema.parse(whole), restsOn: answer.restsOn },
+      said,
+      learnsIn.map((one) => one.circle),
+    );
   }
 
   private async everyFind(person: Person): Promise<Find[]> {

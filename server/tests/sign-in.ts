@@ -38,17 +38,25 @@ export function toldBy(server: ChildProcess): Promise<Told> {
   });
 }
 
-/** The cookie of the first person: with the demo the one whose finds they are, without it one made by the setup word. */
-export async function cookieOfFirst({ address, word }: Told): Promise<{ name: string; value: string }> {
-  const send = (path: string, body: object) =>
-    fetch(`${address}/api/sign-in/${path}`, {
-      method: "POST",
-      headers: { "content-type": "application/json" },
-      body: JSON.stringify(body),
-    });
-  const taken = await send("invented", { id: LOCAL_PERSON });
-  const signed = taken.ok ? taken : await send("first", { word, ...FIRST });
+const send = (address: string, path: string, body: object) =>
+  fetch(`${address}/api/sign-in/${path}`, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(body),
+  });
+
+async function cookieOf(signed: Response): Promise<{ name: string; value: string }> {
   const [name = "", value = ""] = signed.headers.getSetCookie()[0]?.split(";")[0]?.split("=") ?? [];
   if (!signed.ok || value === "") throw new Error(`nobody could sign in: ${signed.status} ${await signed.text()}`);
   return { name, value };
+}
+
+/** The cookie of an invented person of the demo. */
+export const cookieOfInvented = async (address: string, id: string) =>
+  cookieOf(await send(address, "invented", { id }));
+
+/** The cookie of the first person: with the demo the one whose finds they are, without it one made by the setup word. */
+export async function cookieOfFirst({ address, word }: Told): Promise<{ name: string; value: string }> {
+  const taken = await send(address, "invented", { id: LOCAL_PERSON });
+  return cookieOf(taken.ok ? taken : await send(address, "first", { word, ...FIRST }));
 }

@@ -1,17 +1,30 @@
 /** Finds that others share, as this device holds them: fetched when they change, gone as soon as they are not shared any more. */
 import { CIRCLE_ROUTES, type ReplyOf, ROUTES } from "@jittery-cap/core/api";
+import { z } from "zod";
 import { ask } from "../api/client.ts";
-import { ANOTHERS, device } from "../documents/device.ts";
+import { ANOTHERS, device, SHARED_MARK } from "../documents/device.ts";
 import { takeIn } from "../documents/push.ts";
 import { type SharedFind, useShared } from "./use-shared.ts";
 
 type Told = ReplyOf<(typeof CIRCLE_ROUTES)["listShared"]>["finds"][number];
-const MARK = "shared";
+const LEARNS = "learns in";
+const circleIds = z.array(z.string());
 
 /** Shows what was shared when this device last heard of it, also without a network. */
 export async function restoreShared(): Promise<void> {
-  const kept = CIRCLE_ROUTES.listShared.reply.shape.finds.safeParse((await device.marks.get(MARK))?.value);
+  const kept = CIRCLE_ROUTES.listShared.reply.shape.finds.safeParse((await device.marks.get(SHARED_MARK))?.value);
   if (kept.success && kept.data.length > 0) show(kept.data);
+  const learns = circleIds.safeParse((await device.marks.get(LEARNS))?.value);
+  if (learns.success) useShared.setState({ learnsIn: learns.data });
+}
+
+/** Remembers in which circles this person learns: what they may put among food is known without a network, too. */
+async function pullRoles(): Promise<void> {
+  const outcome = await ask(CIRCLE_ROUTES.listCircles);
+  if (outcome.kind !== "ok") return;
+  const learnsIn = outcome.value.circles.filter((one) => one.role === "learner").map((one) => one.id);
+  useShared.setState({ learnsIn });
+  await device.marks.put({ name: LEARNS, value: learnsIn });
 }
 
 const show = (finds: readonly SharedFind[]): void => useShared.getState().show(finds);
@@ -21,6 +34,7 @@ export async function pullShared(): Promise<void> {
   const outcome = await ask(CIRCLE_ROUTES.listShared);
   if (outcome.kind !== "ok") return restoreShared();
   const { finds } = outcome.value;
+  await pullRoles();
   const there = await device.documents
     .where("[kind+archived+listedAt]")
     .between(["find", ANOTHERS, ""], ["find", ANOTHERS, "\uffff"])
@@ -30,7 +44,7 @@ export async function pullShared(): Promise<void> {
   for (const row of there) if (!wanted.has(row.id)) await forget(row.id);
   const shown = new Map(useShared.getState().finds);
   for (const one of finds) if (await isOld(one, shown.get(one.id))) await fetchOne(one.id);
-  await device.marks.put({ name: MARK, value: finds });
+  await device.marks.put({ name: SHARED_MARK, value: finds });
   show(finds);
 }
 

@@ -1,6 +1,5 @@
 /** Whoever adds looks to another's find does so under their own name, and is made one of its observers first. */
 import { useEffect } from "react";
-import { ME } from "../people/here.ts";
 import type { FindSession } from "../session/find-session.ts";
 import { useSharedFind } from "./use-shared.ts";
 
@@ -9,7 +8,6 @@ export function useRecordAlong(session: FindSession): void {
   const mayRecord = shared?.mayRecord === true;
   useEffect(() => {
     if (!mayRecord) return;
-    session.observe(ME);
     void import("./shared.ts").then(({ recordAlong }) => recordAlong(session.id));
   }, [mayRecord, session]);
 }

@@ -15,12 +15,15 @@ export interface SharedFind {
 interface SharedState {
   readonly finds: ReadonlyMap<string, SharedFind>;
   readonly show: (finds: readonly SharedFind[]) => void;
+  /** The circles in which this person learns. */
+  readonly learnsIn: readonly string[];
   /** Counts up whenever others did something in a circle. */
   readonly told: number;
 }
 
 export const useShared = create<SharedState>()((set) => ({
   finds: new Map(),
+  learnsIn: [],
   told: 0,
   show: (finds) => set(({ told }) => ({ finds: new Map(finds.map((one) => [one.id, one])), told: told + 1 })),
 }));

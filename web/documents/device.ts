@@ -133,6 +133,9 @@ export const deviceOf = (person: string): Device => (person === ME ? device : ne
 export const nameOfStore = (person: string): string =>
   person === LOCAL_PERSON ? "jittery-cap" : `jittery-cap ${person}`;
 
+/** The mark under which is remembered what others share. */
+export const SHARED_MARK = "shared";
+
 /** Where the sealed boxes of all lie. */
 export const STORE_OF_BOXES = "jittery-cap sealed";
 

@@ -4,7 +4,7 @@ import Dexie from "dexie";
 import { lazy, Suspense, useEffect } from "react";
 import { Outlet, useMatch, useNavigation } from "react-router";
 import { STOPS } from "../addresses.ts";
-import { STORE_OF_BOXES } from "../documents/device.ts";
+import { device, SHARED_MARK, STORE_OF_BOXES } from "../documents/device.ts";
 import { keepSettings } from "../documents/settings.ts";
 import { keepMatching } from "../documents/sync.ts";
 import { keepHere, useHere } from "../people/here.ts";
@@ -24,8 +24,9 @@ const OutingKeeper = lazy(() => import("../outing/keeper.tsx").then((module) => 
 
 /** Most days nothing lies sealed here, and nothing is fetched for it. */
 async function openSealed(): Promise<void> {
-  if (!(await Dexie.exists(STORE_OF_BOXES))) return;
-  await (await import("../people/change-hands.ts")).openWhatLaySealed();
+  if (await Dexie.exists(STORE_OF_BOXES)) await (await import("../people/change-hands.ts")).openWhatLaySealed();
+  // what others share is told apart from one's own before anything is heard of it
+  if ((await device.marks.get(SHARED_MARK)) !== undefined) await (await import("../circles/shared.ts")).restoreShared();
 }
 
 export function Whole() {

@@ -134,8 +134,10 @@ export function findSession(id: string, weigh: (change: Change) => Change = (cha
   const follow = () => {
     const subscription = liveQuery(() => device.documents.get(id)).subscribe({
       next: (row) => {
+        // another's find that is not shared any more is gone, also from under whoever looks at it
+        if (row === undefined) return set({ ...CLOSED, status: "missing" });
         // a touch of this tab is drawn before it is kept: while one is on its way, nothing is taken over it
-        if (row === undefined || row.revision <= revision || underWay(id) > 0) return;
+        if (row.revision <= revision || underWay(id) > 0) return;
         const read = readRow("find", row);
         if (isReadable(read)) takeOver(read);
       },

@@ -2,7 +2,9 @@
 import type { Find } from "@jittery-cap/core";
 import { createContext, type ReactNode, useContext, useEffect, useState } from "react";
 import { useStore } from "zustand";
+import { useSharedFind } from "../circles/use-shared.ts";
 import { usePreferences } from "../device/preferences.ts";
+import { ME } from "../people/here.ts";
 import { byNose } from "../specimen/nose.ts";
 import { ObserverContext } from "../specimen/observer.ts";
 import { type FindSession, type FindState, findSession } from "./find-session.ts";
@@ -12,7 +14,9 @@ const SessionContext = createContext<FindSession | undefined>(undefined);
 /** Opens a find for what stands below. A find with another id is another session: give it the id as its key. */
 export function SessionProvider({ id, children }: { readonly id: string; readonly children: ReactNode }) {
   const [session] = useState(() => findSession(id, (change) => byNose(change, usePreferences.getState().smellsKnown)));
-  const observer = useStore(session.store, (state) => state.observer);
+  const chosen = useStore(session.store, (state) => state.observer);
+  // in another's find everybody looks under their own name
+  const observer = useSharedFind(id) === undefined ? chosen : ME;
   useEffect(() => {
     void session.open();
     return session.close;
