@@ -7,6 +7,9 @@ export const PHONE = { width: 390, height: 844 };
 /** The day on which what is cooked was found. */
 export const AFTERNOON = new Date("2026-09-27T15:00:00+02:00");
 
+/** Somebody who has not signed in. */
+export const NOBODY = "nobody";
+
 export interface Picture {
   readonly name: string;
   readonly size: typeof DESK;
@@ -16,6 +19,6 @@ export interface Picture {
   readonly prepare?: (page: Page) => Promise<unknown>;
   /** The clock of the picture, where it is not the present. */
   readonly at?: Date;
-  /** Whether nobody is signed in. */
-  readonly isUnknown?: boolean;
+  /** Who looks, where that is not the one whose finds the demo's are; nobody: whoever has not signed in yet. */
+  readonly as?: string;
 }

@@ -12,7 +12,6 @@ export const PICTURES_OF_PRACTICE: readonly Picture[] = [
     prepare: lookAtAFewThings,
   },
   { name: "practice-look", size: PHONE, path: () => "/practice/look?seed=foot", at: AFTERNOON, prepare: untilAsked },
-  { name: "practice-two", size: DESK, path: () => "/practice/two?seed=ring", at: AFTERNOON, prepare: askForALook },
   { name: "practice-result", size: DESK, path: () => "/practice/test/angel", at: AFTERNOON, prepare: letOneThrough },
   { name: "practice-round", size: DESK, path: () => "/practice/teach", at: AFTERNOON, prepare: teachARound },
 ];
@@ -30,11 +29,6 @@ async function takeLook(page: Page, look: string): Promise<void> {
 
 async function untilAsked(page: Page): Promise<void> {
   await page.locator(".practice-choice").first().waitFor();
-}
-
-async function askForALook(page: Page): Promise<void> {
-  await page.locator("[data-look]").first().click();
-  await page.locator("[data-side]").first().waitFor();
 }
 
 /** Everything goes into the basket until a danger does. */

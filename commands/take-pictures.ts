@@ -1,20 +1,18 @@
 /** `npm run pictures`: starts the application with the demo data in a database of its own and takes every kept picture. */
 import { spawn } from "node:child_process";
-import { readFileSync, rmSync, writeFileSync } from "node:fs";
+import { rmSync, writeFileSync } from "node:fs";
 import { fileURLToPath } from "node:url";
-import { PDFParse } from "pdf-parse";
 import { type Browser, chromium, type Page } from "playwright-core";
+import { INVENTED } from "../demo/invented-people.ts";
 import { seasonFinds } from "../demo/season.ts";
 import { type KitchenFind, kitchenFind, sit, sortAll, tickAll } from "../e2e/kitchen-finds.ts";
-import { cookieOfFirst } from "../server/tests/sign-in.ts";
-import { AFTERNOON, DESK, PHONE, type Picture } from "./picture.ts";
+import { cookieOfInvented } from "../server/tests/sign-in.ts";
+import { AFTERNOON, DESK, NOBODY, PHONE, type Picture } from "./picture.ts";
+import { PICTURES_OF_CIRCLES } from "./pictures-of-circles.ts";
 import { PICTURES_OF_PRACTICE } from "./pictures-of-practice.ts";
 
 const FOLDER = process.env.PICTURES ?? fileURLToPath(new URL("../docs/screenshots", import.meta.url));
 const DATA_FOLDER = ".data/pictures";
-
-/** The night after the meal. */
-const NIGHT = new Date("2026-09-28T02:30:00+02:00");
 
 const PICTURES: readonly Picture[] = [
   {
@@ -42,8 +40,6 @@ const PICTURES: readonly Picture[] = [
   { name: "decide-hold", size: DESK, find: "orange cluster", path: (id) => `/finds/${id}/decide` },
   { name: "log-desk", size: DESK, path: () => "/finds", prepare: untilJudged },
   { name: "kitchen-meal", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: cookAMeal },
-  { name: "kitchen-store", size: DESK, path: () => "/kitchen/table", at: AFTERNOON, prepare: callBackAJar },
-  { name: "hospital-paper", size: DESK, path: () => "/ill", at: NIGHT, prepare: writeThePaper },
   {
     name: "outing-phone",
     size: PHONE,
@@ -65,13 +61,8 @@ const PICTURES: readonly Picture[] = [
     path: () => "/season/pictures",
     prepare: (page) => page.getByText(/^6\d outings in 2 years/).waitFor(),
   },
-  {
-    name: "place-desk",
-    size: DESK,
-    path: () => "/season/places/0193a010-0000-7000-8000-000000000001",
-    prepare: untilForetold,
-  },
   ...PICTURES_OF_PRACTICE,
+  ...PICTURES_OF_CIRCLES,
 ];
 
 /** An outing begun, with two finds, a place where nothing was, and the way between them. */
@@ -93,12 +84,6 @@ async function untilPlanned(page: Page): Promise<void> {
   await page.locator("[data-there] svg").first().waitFor();
 }
 
-async function untilForetold(page: Page): Promise<void> {
-  await untilMapped(page);
-  await page.getByText(/^From 2\d visits of yours/).waitFor();
-  await page.locator("[data-foretold]").first().waitFor();
-}
-
 /** The land lies under what was found. */
 async function untilMapped(page: Page): Promise<void> {
   await page.locator(".map-name").first().waitFor();
@@ -107,7 +92,6 @@ async function untilMapped(page: Page): Promise<void> {
 
 const KITCHEN_MODELS = ["white ones in an arc", "chanterelles"] as const;
 const ON_THE_TABLE = ["pasture ring", "bog chanterelles"] as const;
-const FOR_JARS = ["shore ring", "slope chanterelles"] as const;
 const madeFinds = new Map<string, readonly KitchenFind[]>();
 
 /** Finds that are cooked in the pictures, each set made once: what is in one meal is in no other. */
@@ -147,49 +131,6 @@ async function cookAMeal(page: Page): Promise<void> {
   await page.getByRole("group", { name: /^Smell the pan/ }).waitFor();
   await page.waitForTimeout(1500);
   await page.getByTestId("still-open").scrollIntoViewIfNeeded();
-}
-
-/** Nine hours after a meal: the paper as it is printed. */
-async function writeThePaper(page: Page): Promise<Uint8Array> {
-  await page
-    .getByLabel("What, how much, how cooked, alcohol")
-    .fill("Hanne: field mushroom about 150 g, chanterelles about 100 g; fried for a quarter of an hour, no wine");
-  await page.getByLabel("Eaten at").fill("2026-09-27T17:30");
-  await page.getByRole("button", { name: "Write it down" }).click();
-  await page.getByLabel("Who").fill("Hanne");
-  for (const felt of ["sick", "cramps"]) await page.getByRole("button", { name: felt, exact: true }).click();
-  const file = page.waitForEvent("download");
-  await page.getByRole("button", { name: "Paper for the hospital, as a file" }).click();
-  const parser = new PDFParse({ data: new Uint8Array(readFileSync(await (await file).path())) });
-  const { pages } = await parser.getScreenshot({ scale: 1.2, first: 1 });
-  await parser.destroy();
-  const [first] = pages;
-  if (first === undefined) throw new Error("the paper has no page");
-  return first.data;
-}
-
-/** A jar of chanterelles, weighed, and then called back by a later look. */
-async function callBackAJar(page: Page): Promise<void> {
-  const [, bog] = await foundForTheKitchen(page, FOR_JARS);
-  if (bog === undefined) throw new Error("there is no second find");
-  await sortAll(page, [bog]);
-  await page.goto(new URL("/kitchen/store", page.url()).href);
-  for (const body of bog.bodies) await page.locator(`[data-put-up="${bog.id} ${body}"]`).getByRole("checkbox").check();
-  const ticks = page.locator("[data-put-up]").getByRole("button", { name: "tick" });
-  for (let tries = 0; tries < 20 && (await ticks.count()) > 0; tries += 1) await ticks.first().click();
-  await page.getByRole("button", { name: "Put up", exact: true }).click();
-  await page.waitForURL(/store\/[0-9A-Z]{5}$/);
-  const code = page.url().slice(-5);
-  await page.getByLabel(`Weight of jar ${code}`).fill("44");
-  await page.getByLabel(`Weight of jar ${code}`).press("Enter");
-  await page.goto(new URL(`/finds/${bog.id}/record/under`, page.url()).href);
-  await page.locator('[data-character="underside"] [data-state="gills"]').first().click();
-  await page
-    .getByText(/^saved/)
-    .first()
-    .waitFor();
-  await page.goto(new URL("/kitchen/store", page.url()).href);
-  await page.locator("[data-recall]").first().waitFor();
 }
 
 /** A print under its cup is read: thick, and white on the black half. */
@@ -263,11 +204,8 @@ async function take(browser: Browser, address: string, picture: Picture): Promis
     reducedMotion: "reduce",
     hasTouch: picture.size === PHONE,
   });
-  if (picture.isUnknown !== true) {
-    // the one whose finds the demo's are
-    const { name, value } = await cookieOfFirst({ address, word: "" });
-    await context.addCookies([{ name, value, url: address }]);
-  }
+  if (picture.as !== NOBODY)
+    await context.addCookies([{ ...(await cookieOfInvented(address, picture.as ?? INVENTED[0].id)), url: address }]);
   const page = await context.newPage();
   if (picture.at !== undefined) await page.clock.install({ time: picture.at });
   const label = picture.find;

@@ -1,11 +1,15 @@
 /** Loads the invented seasons, each document once: whatever a person has made of it since, it is not put again. */
+import { randomUUID } from "node:crypto";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { type Knowledge, parseFind } from "@jittery-cap/core";
+import { INVENTED, INVENTED_CIRCLE } from "../demo/invented-people.ts";
+import { seasonFinds } from "../demo/season.ts";
 import { twoSeasons } from "../demo/two-seasons.ts";
 import type { Models } from "./database/models.ts";
 import type { DocumentWriter } from "./documents/writer.ts";
+import type { Parts } from "./http/parts.ts";
 
 const DEMO_FOLDER = fileURLToPath(new URL("../demo/finds", import.meta.url));
 
@@ -65,6 +69,23 @@ export async function loadSeasons(
   }
   await models.demoFinds.findOrCreate({ where: key, defaults: key });
   return loaded;
+}
+
+/** Puts the invented people's circle, once: who left it, or was taken out, is not put back. */
+export async function loadCircle({ circles, sharing, asks, people }: Parts, models: Models): Promise<void> {
+  const [owner] = INVENTED;
+  const { id, name, roles, shared, asked } = INVENTED_CIRCLE;
+  if ((await people.read(owner.id))?.isInvented !== true || (await models.circles.findByPk(id)) !== null) return;
+  const finds = seasonFinds();
+  const idOf = (label: string) => finds.find((find) => find.label?.startsWith(label))?.id ?? "";
+  await circles.make(owner.id, id, name);
+  for (const one of roles) {
+    const { token } = await circles.invite(owner.id, id, { id: randomUUID(), role: one.role, trusted: one.trusted });
+    await circles.join(one.id, token);
+  }
+  const person = { kind: "person", id: owner.id } as const;
+  await sharing.share(person, idOf(shared), id, { place: "rounded", mayRecord: true });
+  await asks.ask(person, idOf(asked.find), { id: asked.id, circle: id, note: asked.note });
 }
 
 /** Stands for all of them in the table of what was put. */

@@ -9,7 +9,7 @@ import { startWeatherStation } from "../stand-ins/weather-station.ts";
 import { assemble } from "./assemble.ts";
 import { openDatabase } from "./database/database.ts";
 import { migrate } from "./database/migrate.ts";
-import { loadDemo, loadSeasons } from "./demo.ts";
+import { loadCircle, loadDemo, loadSeasons } from "./demo.ts";
 import { createApp } from "./http/app.ts";
 import { judgingInThreads } from "./judging/judging.ts";
 import { Metrics } from "./metrics/metrics.ts";
@@ -44,6 +44,7 @@ async function main(): Promise<void> {
   if (settings.LOAD_DEMO === "yes")
     logger.info({ documents: await loadSeasons(parts.writer, models, LOCAL_PERSON, knowledge) }, "two seasons loaded");
   if (hasDemo) logger.info({ finds: await loadDemo(parts.writer, models, LOCAL_PERSON) }, "demo data loaded");
+  if (settings.LOAD_DEMO === "yes") await loadCircle(parts, models);
   // the first list of a day is not the one that opens the connections
   const { rows } = await parts.documents.page({ kind: "person", id: LOCAL_PERSON }, "find", {
     archived: false,

@@ -20,7 +20,8 @@ const LENGTHS = [
 /** How long ago a moment is, in its largest unit. */
 function since(moment: string): string {
   const ms = Date.now() - new Date(moment).getTime();
-  const [unit, length] = LENGTHS.find(([, one]) => ms >= one) ?? LENGTHS[2];
+  const [unit, length] = LENGTHS.find(([, one]) => ms >= one) ?? [];
+  if (unit === undefined || length === undefined) return "a moment";
   return new Intl.NumberFormat(undefined, { style: "unit", unit, unitDisplay: "long" }).format(
     Math.max(0, Math.floor(ms / length)),
   );

@@ -13,9 +13,12 @@ import { SplitCard } from "../layout/split-card.tsx";
 import { Trail } from "../layout/trail.tsx";
 import { ME } from "../people/here.ts";
 import { Choices } from "../specimen/choices.tsx";
+import { AskLine } from "./ask-line.tsx";
 import { MemberLine } from "./member-line.tsx";
 import { ROLE_WORDS } from "./roles.ts";
+import { SharedLines } from "./shared-lines.tsx";
 import { useHeard } from "./use-heard.ts";
+import "../people/people.css";
 import "./circles.css";
 
 type Circle = ReplyOf<(typeof CIRCLE_ROUTES)["listCircles"]>["circles"][number];
@@ -32,6 +35,8 @@ export function CircleView() {
     else setWhy(outcome.kind === "refused" ? outcome.problem.detail : undefined);
     again();
   };
+  const asks = useHeard(CIRCLE_ROUTES.listAsks);
+  const waiting = asks.heard?.asks.filter((one) => one.circle === id && one.answeredAt === undefined) ?? [];
   const isOwner = circle?.role === "owner";
   return (
     <SplitCard
@@ -62,15 +67,23 @@ export function CircleView() {
                 />
               ))}
             </ul>
+            {circle !== undefined && (
+              <Section title="Shared with you here">
+                <SharedLines of={(one) => one.circle === id} />
+              </Section>
+            )}
           </div>
         </>
       }
       dark={
         <div className="dark-page scroll">
-          {circle !== undefined && (
-            <p className="people-large">
-              You are {ROLE_WORDS[circle.role].name}. {capital(ROLE_WORDS[circle.role].about)}.
-            </p>
+          {circle !== undefined && <p className="people-large">{ROLE_WORDS[circle.role].yours}</p>}
+          {waiting.length > 0 && (
+            <ul className="lines" aria-label="Waiting for eyes">
+              {waiting.map((one) => (
+                <AskLine key={one.id} ask={one} onChanged={asks.again} />
+              ))}
+            </ul>
           )}
           {isOwner && <Invite circle={circle} />}
         </div>
@@ -78,8 +91,6 @@ export function CircleView() {
     />
   );
 }
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** A link for one person, who joins in the role that is chosen here. */
 function Invite({ circle }: { readonly circle: Circle }) {
@@ -101,7 +112,7 @@ function Invite({ circle }: { readonly circle: Circle }) {
           </ToggleButton>
         ))}
       </Choices>
-      <p className="soft small">{capital(ROLE_WORDS[role].about)}.</p>
+      <p className="soft small">{ROLE_WORDS[role].about}</p>
       <Button variant="contained" onClick={() => void make()}>
         Make a link
       </Button>

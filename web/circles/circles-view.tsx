@@ -6,15 +6,16 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { Link } from "react-router";
 import { uuidv7 } from "uuidv7";
-import { circlePath, findPath } from "../addresses.ts";
+import { circlePath } from "../addresses.ts";
 import { ask } from "../api/client.ts";
 import { Section } from "../layout/section.tsx";
 import { SplitCard } from "../layout/split-card.tsx";
 import { Trail } from "../layout/trail.tsx";
 import { AskLine } from "./ask-line.tsx";
 import { ROLE_WORDS } from "./roles.ts";
+import { SharedLines } from "./shared-lines.tsx";
 import { useHeard } from "./use-heard.ts";
-import { useShared } from "./use-shared.ts";
+import "../people/people.css";
 import "./circles.css";
 
 type Circle = ReplyOf<(typeof CIRCLE_ROUTES)["listCircles"]>["circles"][number];
@@ -22,7 +23,6 @@ type Circle = ReplyOf<(typeof CIRCLE_ROUTES)["listCircles"]>["circles"][number];
 export function CirclesView() {
   const circles = useHeard(CIRCLE_ROUTES.listCircles);
   const asks = useHeard(CIRCLE_ROUTES.listAsks);
-  const shared = useShared((state) => state.finds);
   const [name, setName] = useState("");
   const make = async () => {
     const made = await ask(CIRCLE_ROUTES.makeCircle, { body: { id: uuidv7(), name } });
@@ -53,24 +53,7 @@ export function CirclesView() {
               ))}
             </ul>
             <Section title="What others share with you">
-              {shared.size === 0 && <p className="soft">Nothing just now.</p>}
-              <ul className="lines" aria-label="Shared with you">
-                {[...shared.values()].map((one) => (
-                  <li key={one.id} className="line">
-                    <Link to={findPath(one.id)} className="circle-line">
-                      <span className="strong">A find of {one.owner.name}’s</span>
-                      <span className="soft small">
-                        {one.mayRecord ? "you may add your own looks" : "to look at"}
-                        {one.place === "none"
-                          ? ""
-                          : one.place === "rounded"
-                            ? ", its place to ten kilometres"
-                            : ", with its place"}
-                      </span>
-                    </Link>
-                  </li>
-                ))}
-              </ul>
+              <SharedLines />
             </Section>
             <Section title="Begin a circle" about="You are its owner, and invite the others.">
               <div className="actions">

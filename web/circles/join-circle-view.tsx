@@ -28,7 +28,7 @@ export function JoinCircleView() {
       {heard !== undefined && (
         <>
           <p>
-            {heard.from} invites you as {ROLE_WORDS[heard.role].name}: {ROLE_WORDS[heard.role].about}.
+            {heard.from} invites you as {ROLE_WORDS[heard.role].name}. {ROLE_WORDS[heard.role].about}
           </p>
           <p className="soft">Nobody in it sees anything of yours that you do not share.</p>
           <Button variant="contained" onClick={() => void join()}>

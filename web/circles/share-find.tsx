@@ -127,7 +127,7 @@ function WithCircle({ findId, circle, share, onChanged }: WithCircleProps) {
               others add looks: {share.mayRecord ? "yes" : "no"}
             </ToggleButton>
           </Choices>
-          <p className="soft small">They see what you recorded: {PLACE_WORDS[share.place].about}.</p>
+          <p className="soft small">{PLACE_WORDS[share.place].about}</p>
         </>
       )}
       <div className="actions above">

@@ -7,6 +7,8 @@ import MenuItem from "@mui/material/MenuItem";
 import { memo, useState } from "react";
 import { Link } from "react-router";
 import { type FindPage, findPath } from "../addresses.ts";
+import { SharedNote } from "../circles/shared-note.tsx";
+import { useSharedFind } from "../circles/use-shared.ts";
 import { usePreferences } from "../device/preferences.ts";
 import { useFind } from "../session/session-context.tsx";
 import { BodiesRow } from "../specimen/bodies-row.tsx";
@@ -35,6 +37,7 @@ export const PhoneFind = memo(function PhoneFind(props: PhoneFindProps) {
   return (
     <>
       <StationTabs findId={find.id} station={station.id} />
+      <SharedNote id={find.id} />
       <div key={station.id} className="phone-body">
         <div className="phone-troop">
           <BodiesRow
@@ -74,6 +77,8 @@ const ThumbBar = memo(function ThumbBar({ findId, onMove, onUndo }: ThumbBarProp
   const { goesOn, prefer } = usePreferences();
   const canUndo = useFind((state) => state.done.length > 0);
   const [moreAt, setMoreAt] = useState<HTMLElement | null>(null);
+  // what becomes of another's find is its finder's to say
+  const isAnothers = useSharedFind(findId) !== undefined;
   return (
     <footer className="thumb">
       <Button variant="thumb" onClick={onUndo} disabled={!canUndo}>
@@ -85,10 +90,11 @@ const ThumbBar = memo(function ThumbBar({ findId, onMove, onUndo }: ThumbBarProp
       <Button variant="thumb" onClick={() => onMove(1)}>
         Onward
       </Button>
-      <Button variant="thumb" component={Link} to={findPath(findId, "decide")}>
-        Decide
+      <Button variant="thumb" component={Link} to={findPath(findId, isAnothers ? "history" : "decide")}>
+        {isAnothers ? "History" : "Decide"}
       </Button>
       <IconButton
+        disabled={isAnothers}
         aria-label="More of this find"
         aria-haspopup="menu"
         sx={{ width: 54 }}

@@ -11,6 +11,7 @@ import {
   SEASON_PAGES,
   STOPS,
 } from "../addresses.ts";
+import { SharedNote } from "../circles/shared-note.tsx";
 import { useSharedFind } from "../circles/use-shared.ts";
 import { IllStop } from "./ill-stop.tsx";
 import { MoreMenu } from "./more-menu.tsx";
@@ -45,11 +46,7 @@ export const Trail = memo(function Trail() {
           isSecond
         />
       )}
-      {shared !== undefined && (
-        <p className="trail-note" data-testid="shared-note">
-          {shared.owner.name}’s find, shared with you. {shared.mayRecord ? "What you see is kept under your name." : ""}
-        </p>
-      )}
+      <SharedNote id={id} />
       {isOut && <Stops label="Outing" stops={OUTING_PAGES} isSecond />}
       {isInSeason && <Stops label="Season" stops={SEASON_PAGES} isSecond />}
       {isPractising && <Stops label="Practice" stops={PRACTICE_PAGES} isSecond />}

@@ -70,7 +70,7 @@ export function MeView() {
               ? "Nobody is signed in here as far as can be known."
               : me.signedIn === 1
                 ? "You are signed in here alone."
-                : `You are signed in here and in ${me.signedIn - 1} other places.`}
+                : `You are signed in here and in ${me.signedIn === 2 ? "one other place" : `${me.signedIn - 1} other places`}.`}
           </p>
           <p className="soft">
             Signing out sends what waits, and clears this device. What cannot be sent is sealed, and opens when you sign

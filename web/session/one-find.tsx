@@ -1,6 +1,8 @@
 /** One find, and all that is done with it: a session of its own for as long as its address is open. */
-import { Outlet, useParams } from "react-router";
+import { Navigate, Outlet, useMatch, useParams } from "react-router";
+import { findPath, OTHERS_PAGES } from "../addresses.ts";
 import { useRecordAlong } from "../circles/use-record-along.ts";
+import { useSharedFind } from "../circles/use-shared.ts";
 import { StateOfView } from "../layout/state-of-view.tsx";
 import { SessionProvider, useFind, useSession } from "./session-context.tsx";
 
@@ -14,7 +16,14 @@ export function OneFind() {
 }
 
 function WhileOpen() {
-  useRecordAlong(useSession());
+  const session = useSession();
+  useRecordAlong(session);
   const status = useFind((state) => state.status);
-  return status === "open" ? <Outlet /> : <StateOfView status={status} />;
+  const isAnothers = useSharedFind(session.id) !== undefined;
+  const page = useMatch("/finds/:id/:page/*")?.params.page;
+  if (status !== "open") return <StateOfView status={status} />;
+  // what becomes of another's find is its finder's to say
+  if (isAnothers && page !== undefined && !OTHERS_PAGES.some((one) => one.page === page))
+    return <Navigate to={findPath(session.id)} replace />;
+  return <Outlet />;
 }
