@@ -14,6 +14,7 @@ import { Standings } from "./decisions/standings.ts";
 import { Admission } from "./documents/admission.ts";
 import { Documents } from "./documents/documents.ts";
 import { Live } from "./documents/live.ts";
+import { LiveAcross } from "./documents/live-across.ts";
 import { DocumentWriter } from "./documents/writer.ts";
 import { SETUP_WORD } from "./http/handlers/people.ts";
 import type { Parts } from "./http/parts.ts";
@@ -98,10 +99,13 @@ export function assemble(
     secondPerson: simulatedOpinion,
     isDatabaseUp: () => isAnswering(database),
   };
+  const across = new LiveAcross(database, live);
+  across.begin();
   return {
     parts,
     models,
     close: async () => {
+      across.close();
       live.close();
       roundsLive.close();
       await verdicts.close();

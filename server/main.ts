@@ -26,7 +26,7 @@ async function main(): Promise<void> {
   const settings = readSettings(process.env);
   const logger = pino({ level: settings.LOG_LEVEL });
   const knowledge = readKnowledge();
-  const database = openDatabase(settings.DATABASE_URL);
+  const database = openDatabase(settings.DATABASE_URL, settings.DATABASE_CLUSTER === "yes");
   const ran = await migrate(database);
   if (ran.length > 0) logger.info({ migrations: ran }, "database brought up to date");
   const simulated = settings.WEATHER_STATION_URL === undefined ? await startWeatherStation() : undefined;

@@ -1,8 +1,10 @@
 /** Writes that met: the database refuses one of them, and it is simply tried again. */
-import { DatabaseError, type Sequelize, type Transaction, UniqueConstraintError } from "sequelize";
+import { type Sequelize, type Transaction, UniqueConstraintError } from "sequelize";
 
-/** How often a write that collided with another is tried. */
-const ATTEMPTS = 3;
+/** How often a write that collided with another is tried: on one node the second goes through, on several it may meet a third. */
+const ATTEMPTS = 6;
+/** Between two tries, at the most, for each that was in vain, ms: writers that met do not meet again. */
+const APART_MS = 20;
 
 /** Does the work in one transaction; a first write or a lock that met another one is tried again, every other error is thrown. */
 export async function inTransaction<Outcome>(
@@ -14,6 +16,7 @@ export async function inTransaction<Outcome>(
       return await database.transaction(work);
     } catch (error) {
       if (attempt >= ATTEMPTS || !isCollision(error)) throw error;
+      await new Promise((later) => setTimeout(later, Math.random() * APART_MS * attempt));
     }
   }
 }
@@ -33,6 +36,7 @@ export async function createOnce<Row>(create: () => Promise<Row>, there: () => P
 function isCollision(error: unknown): boolean {
   return (
     error instanceof UniqueConstraintError ||
-    (error instanceof DatabaseError && /deadlock|lock wait/i.test(error.message))
+    // among several nodes it is found at the very end that two have written one row: nothing was stored then either
+    (error instanceof Error && /deadlock|lock wait/i.test(error.message))
   );
 }

@@ -49,6 +49,16 @@ export class Live {
     for (const response of this.listening.keys()) response.end();
   }
 
+  /** Tells one owner's pages how far their changes have come. */
+  tellPlace(key: string, place: number): void {
+    this.channels.get(key)?.broadcast({ place }, "changed");
+  }
+
+  /** For what keys somebody listens. */
+  keys(): string[] {
+    return [...new Set(this.listening.values())];
+  }
+
   /** Ends the streams of one key: whoever listened is not to hear more. */
   end(key: string): void {
     for (const [response, of] of this.listening) if (of === key) response.end();
