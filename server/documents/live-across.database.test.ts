@@ -18,7 +18,7 @@ class Heard extends Live {
   override tellPlace(key: string, place: number): void {
     this.told.push(`${key} ${place}`);
   }
-  override nudge(key: string, what: string): void {
+  override nudge(key: string, what = "changed"): void {
     this.told.push(`${key} ${what}`);
   }
 }
