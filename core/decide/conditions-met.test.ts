@@ -1,8 +1,9 @@
 import { expect } from "chai";
 import { assess } from "../answer/answer.ts";
+import { generaOf } from "../people/circle.ts";
 import { basketFinds } from "../tests/border-finds.ts";
 import { SHIPPED } from "../tests/shipped.ts";
-import { conditionsMet, OWN_LOOKS, restsOnCharacters, type Said } from "./conditions-met.ts";
+import { conditionsMet, isSeenForLearner, OWN_LOOKS, restsOnCharacters, type Said } from "./conditions-met.ts";
 import type { OpinionLook } from "./packet.ts";
 
 const [made] = basketFinds();
@@ -32,6 +33,33 @@ describe("conditions of an answer", () => {
 
   it("a second person meets theirs with the specimen in hand and looks of their own at what the answer rests on", () => {
     expect(met({ kind: "in-hand", looks: same })).to.deep.equal(["second-person"]);
+  });
+
+  it("whoever is known counts as their circle trusts them, and differs whoever they are", () => {
+    const genera = [...generaOf(answer.restsOn)];
+    const by = { person: "p", circle: "c", role: "knows" as const, trusted: genera };
+    expect(met({ kind: "in-hand", looks: same, by })).to.deep.equal(["second-person"]);
+    expect(met({ kind: "in-hand", looks: same, by: { ...by, trusted: ["hydnum"] } })).to.deep.equal([]);
+    expect(met({ kind: "in-hand", looks: same, by: { ...by, role: "learner" } })).to.deep.equal([]);
+    const otherwise: OpinionLook = { body: kept.id, entry: { character: "base", states: ["sac"] } };
+    const learner = { ...by, role: "learner" as const };
+    expect(
+      met({ kind: "in-hand", looks: same, by }, { kind: "in-hand", looks: [otherwise], by: learner }),
+    ).to.deep.equal([]);
+  });
+
+  it("a learner's find is seen by one who knows in each circle that they learn in, and by nobody with a link", () => {
+    const genera = [...generaOf(answer.restsOn)];
+    const by = { person: "p", circle: "c", role: "knows" as const, trusted: genera };
+    const said = (...all: Partial<Said>[]): Said[] =>
+      all.map((one) => ({ kind: "in-hand", name: "x", looks: same, ...one }));
+    expect(isSeenForLearner(find, answer, [], [])).to.equal(true);
+    expect(isSeenForLearner(find, answer, said({}), ["c"])).to.equal(false);
+    expect(isSeenForLearner(find, answer, said({ by }), ["c"])).to.equal(true);
+    expect(isSeenForLearner(find, answer, said({ by }), ["c", "d"])).to.equal(false);
+    expect(isSeenForLearner(find, answer, said({ by }, { by: { ...by, circle: "d" } }), ["c", "d"])).to.equal(true);
+    const otherwise: OpinionLook = { body: kept.id, entry: { character: "base", states: ["sac"] } };
+    expect(isSeenForLearner(find, answer, said({ by }, { looks: [otherwise] }), ["c"])).to.equal(false);
   });
 
   it("not from pictures, not simulated, and not while they differ", () => {

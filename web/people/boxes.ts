@@ -13,6 +13,16 @@ class Boxes extends Dexie {
   }
 }
 
+/** Works at the boxes, and closes them behind it: another page may want to delete what is under them. */
+async function atBoxes<Outcome>(work: (boxes: Boxes["boxes"]) => Promise<Outcome>): Promise<Outcome> {
+  const kept = new Boxes();
+  try {
+    return await work(kept.boxes);
+  } finally {
+    kept.close();
+  }
+}
+
 /** Keys of what is kept beside the database, for one person. */
 const BESIDE = ["preferences", "illness"] as const;
 
@@ -66,7 +76,7 @@ export async function clearOff(person: string, sealKey: unknown): Promise<boolea
       ),
     };
     const box = await seal(person, sealKey, told, await Promise.all(files.map(({ file }) => file.arrayBuffer())));
-    await new Boxes().boxes.add(box as Box & { id: number });
+    await atBoxes((boxes) => boxes.add(box as Box & { id: number }));
   } else if (content.documents.length > 0 || content.track.length > 0) return false;
   await wipe(device);
   return true;
@@ -81,18 +91,17 @@ async function wipe(device: Device): Promise<void> {
 /** Deletes all that a device has of a person, what lies sealed as well. */
 export async function forget(person: string): Promise<void> {
   await wipe(deviceOf(person));
-  await new Boxes().boxes.where("person").equals(person).delete();
+  await atBoxes((boxes) => boxes.where("person").equals(person).delete());
 }
 
 /** Whether something of a person's lies sealed here. */
 export const hasBox = async (person: string): Promise<boolean> =>
-  (await new Boxes().boxes.where("person").equals(person).count()) > 0;
+  (await atBoxes((boxes) => boxes.where("person").equals(person).count())) > 0;
 
 /** Opens what was sealed, into the person's store; a box goes when what was in it is there. */
 export async function openBoxes(person: string, privateKey: unknown): Promise<void> {
-  const kept = new Boxes();
   const device = deviceOf(person);
-  for (const box of await kept.boxes.where("person").equals(person).sortBy("id")) {
+  for (const box of await atBoxes((boxes) => boxes.where("person").equals(person).sortBy("id"))) {
     const { content, files } = await unseal(box, privateKey);
     const told = contentSchema.parse(content);
     await device.transaction("rw", device.tables, async () => {
@@ -113,8 +122,6 @@ export async function openBoxes(person: string, privateKey: unknown): Promise<vo
     });
     for (const [key, text] of Object.entries(told.beside))
       if (BESIDE.some((one) => one === key)) localStorage.setItem(key, text);
-    await kept.boxes.delete(box.id);
+    await atBoxes((boxes) => boxes.delete(box.id));
   }
-  // its own connection: the page that follows opens the store anew
-  kept.close();
 }
