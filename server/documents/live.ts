@@ -4,7 +4,7 @@ import type { Request, Response } from "express";
 import type { Row } from "./document.ts";
 
 /** Pages that can listen at a time, of all owners together. */
-const MOST_LISTENING = 200;
+const MOST_LISTENING = 2000;
 // compressed, a message would be held back until enough of them have come together
 const HEADERS = { "cache-control": "no-cache, no-transform" };
 
