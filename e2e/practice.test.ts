@@ -246,10 +246,14 @@ describe("a phone at a table", () => {
     const link = (await table.page.getByTestId("join-link").getAttribute("href")) ?? "";
     await table.page.getByRole("button", { name: "Show the first find" }).click();
     await table.page.getByRole("heading", { name: "0 minutes spent" }).waitFor();
-    const seen = await table.page.request.get(link.replace("/round/", "/api/round-links/"));
-    expect(await seen.text())
-      .to.contain('"find"')
-      .and.not.to.contain('"rules"');
+    // what the table shows is on its way to the server when it is on the screen
+    const seen = async () => (await table.page.request.get(link.replace("/round/", "/api/round-links/"))).text();
+    let text = await seen();
+    for (let tries = 0; tries < 100 && !text.includes('"find"'); tries++) {
+      await table.page.waitForTimeout(100);
+      text = await seen();
+    }
+    expect(text).to.contain('"find"').and.not.to.contain('"rules"');
     const { page, context } = await application.open(PHONE);
     await page.goto(link);
     await page.getByLabel("Your name here").fill("Late one");
