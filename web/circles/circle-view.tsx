@@ -117,7 +117,7 @@ function Invite({ circle }: { readonly circle: Circle }) {
         Make a link
       </Button>
       {link !== undefined && (
-        <p>
+        <p className="told-link">
           It is told this once: <a href={link}>{link}</a>
         </p>
       )}

@@ -6,6 +6,7 @@ import { useParams } from "react-router";
 import { type OpenPacket, openPacket } from "../api/packets.ts";
 import { Page } from "../layout/page.tsx";
 import { SplitCard } from "../layout/split-card.tsx";
+import { Trail } from "../layout/trail.tsx";
 import { OwnLooks } from "./own-looks.tsx";
 import { SendOpinion, type SentAs } from "./send-opinion.tsx";
 import { WhatWasRecorded } from "./what-was-recorded.tsx";
@@ -62,17 +63,22 @@ export function OnePacket({ token, packet, as }: OnePacketProps) {
   return (
     <SplitCard
       light={
-        <div className="page scroll">
-          <Typography variant="h2" component="h1">
-            What do you see?
-          </Typography>
-          <p className="lead-in">
-            Somebody asks for a second pair of eyes. Record what you see yourself.{" "}
-            {isOpen ? "No" : "What the finder recorded is covered, and no"} answer is shown, so that yours is your own.
-          </p>
-          <OwnLooks find={mine} body={own} onBody={setBodyId} onChange={change} />
-          <SendOpinion token={token} mine={mine} refusal={refusal} as={as} />
-        </div>
+        <>
+          {/* a guest has nowhere to go; whoever has signed in has */}
+          {as !== undefined && <Trail />}
+          <div className="page scroll">
+            <Typography variant="h2" component="h1">
+              What do you see?
+            </Typography>
+            <p className="lead-in">
+              Somebody asks for a second pair of eyes. Record what you see yourself.{" "}
+              {isOpen ? "No" : "What the finder recorded is covered, and no"} answer is shown, so that yours is your
+              own.
+            </p>
+            <OwnLooks find={mine} body={own} onBody={setBodyId} onChange={change} />
+            <SendOpinion token={token} mine={mine} refusal={refusal} as={as} />
+          </div>
+        </>
       }
       dark={
         <WhatWasRecorded

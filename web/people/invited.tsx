@@ -50,7 +50,7 @@ export function Invited() {
         </Button>
       </div>
       {made !== undefined && (
-        <p>
+        <p className="told-link">
           It is told this once: <a href={made}>{made}</a>
         </p>
       )}
