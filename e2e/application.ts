@@ -3,6 +3,7 @@ import { spawn } from "node:child_process";
 import { type Browser, type BrowserContext, chromium, type Page } from "playwright-core";
 import { type Scratch, scratchDatabase } from "../server/tests/scratch-database.ts";
 import { cookieOfFirst, toldBy } from "../server/tests/sign-in.ts";
+import { watchPages } from "./tell-pages.ts";
 
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844 };
@@ -71,6 +72,7 @@ export async function startApplication(
         reducedMotion: "reduce",
         serviceWorkers: goes === "offline" ? "allow" : "block",
       });
+      watchPages(context);
       if (goes !== "unknown") await context.addCookies([{ ...session, url: address }]);
       const page = await context.newPage();
       page.setDefaultTimeout(WAITS_MS);

@@ -158,9 +158,19 @@ describe("people at browsers", () => {
       await signOut(page);
     });
 
-    it("opens what lay sealed when its person signs in again, and sends it", async () => {
+    it("says that something lies sealed as long as the server does not give the key, and calls nothing saved", async () => {
+      await page.route("**/api/me/seal", (route) => route.abort());
       await signIn(page, "wenna");
-      await page.getByRole("button", { name: "New find" }).waitFor();
+      await page.getByTestId("sealed").waitFor();
+      await page.goto(`${application.address}/finds/${id}/record`);
+      await page.getByTestId("sealed").waitFor();
+      await page.locator("[data-station]").first().waitFor();
+      expect(await page.getByText(/^saved/).count()).to.equal(0);
+      expect(await everythingKept(page)).not.to.include(NOTE);
+      await page.unroute("**/api/me/seal");
+    });
+
+    it("opens what lay sealed when the key is there, and sends it", async () => {
       await page.goto(`${application.address}/finds/${id}/record`);
       await untilSaved(page);
       const { content } = (await (await page.request.get(`${application.address}/api/documents/${id}`)).json()) as {

@@ -1,3 +1,4 @@
+import { mock } from "node:test";
 import { ROUTES } from "@jittery-cap/core/api";
 import { expect } from "chai";
 import { addressOf, ask, valueOrNothing } from "./client.ts";
@@ -54,6 +55,66 @@ describe("the client", () => {
     answer(() => Promise.reject(new TypeError("no network")));
     expect((await ask(ROUTES.health)).kind).to.equal("unreachable");
     expect(await valueOrNothing(ROUTES.health)).to.equal(undefined);
+  });
+
+  describe("to a server that stands still, and over a slow line", () => {
+    const good = { status: "ok" as const, database: "up" as const, edition: "e", sheets: 3 };
+    const pieces = JSON.stringify(good).match(/.{1,12}/g) ?? [];
+    /** An answer that comes in pieces, as far as the test lets it; given up, it breaks off as a browser's does. */
+    const inPieces = () => {
+      let body!: ReadableStreamDefaultController<Uint8Array>;
+      const stream = new ReadableStream<Uint8Array>({
+        start(controller) {
+          body = controller;
+        },
+      });
+      globalThis.fetch = (path, init) => {
+        if (String(path).includes("browser-errors")) return Promise.resolve(new Response(null, { status: 204 }));
+        init?.signal?.addEventListener("abort", () => body.error(new DOMException("given up", "AbortError")));
+        return Promise.resolve(new Response(stream));
+      };
+      return { send: (text: string) => body.enqueue(new TextEncoder().encode(text)), close: () => body.close() };
+    };
+    const settled = () => new Promise((resolve) => setImmediate(resolve));
+    beforeEach(() => mock.timers.enable({ apis: ["setTimeout"] }));
+    afterEach(() => mock.timers.reset());
+
+    it("waits for whoever goes on sending, however slowly", async () => {
+      const line = inPieces();
+      const asked = ask(ROUTES.health);
+      for (const piece of pieces) {
+        await settled();
+        mock.timers.tick(29_000);
+        line.send(piece);
+      }
+      line.close();
+      expect(await asked).to.deep.equal({ kind: "ok", value: good });
+    });
+
+    it("gives up on one who is silent, at the beginning as in the middle", async () => {
+      const line = inPieces();
+      const asked = ask(ROUTES.health);
+      await settled();
+      line.send(pieces[0] ?? "");
+      await settled();
+      mock.timers.tick(31_000);
+      expect((await asked).kind).to.equal("unreachable");
+      globalThis.fetch = (_path, init) =>
+        new Promise((_resolve, reject) => init?.signal?.addEventListener("abort", () => reject(new Error("given up"))));
+      const again = ask(ROUTES.health);
+      await settled();
+      mock.timers.tick(31_000);
+      expect((await again).kind).to.equal("unreachable");
+    });
+
+    it("believes nothing of an answer that was cut off", async () => {
+      const line = inPieces();
+      const asked = ask(ROUTES.health);
+      await settled();
+      line.send(pieces[0] ?? "");
+      line.close();
+      expect((await asked).kind).to.equal("unreachable");
+    });
   });
 
   it("sends JSON as JSON, a file as what it is, and takes a reply of nothing for one", async () => {

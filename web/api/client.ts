@@ -24,6 +24,10 @@ export interface Carried<Of extends Route> {
 /** Who sends: where somebody else has signed in in another tab, the server takes nothing of this page's for theirs. */
 const sender = (): Readonly<Record<string, string>> =>
   useHere.getState().is === "somebody" ? { [PERSON_HEADER]: ME } : {};
+/** Who is silent for so long is away, ms: a server that stands still keeps its connections, and would be waited for for ever. */
+const SILENT_MS = 30_000;
+/** Nothing is heard while a picture goes up, on a slow line for minutes, ms. */
+const A_FILE_SILENT_MS = 300_000;
 const SIGNED_OUT = 401;
 const AWAY = "The server cannot be reached.";
 const wordsSchema = z.record(z.string(), z.union([z.string(), z.number(), z.boolean()]).optional());
@@ -39,20 +43,52 @@ export function addressOf<Of extends Route>(route: Of, carried: Pick<Carried<Of>
   return `${pathOf(route.path, params)}${query.size === 0 ? "" : `?${query}`}`;
 }
 
+/** Gives up where nothing more is heard for a while; a slow line is no silent one. @param ms until something is to be heard first */
+function patience(ms: number) {
+  const given = new AbortController();
+  const giveUp = () => given.abort();
+  let timer = setTimeout(giveUp, ms);
+  return {
+    signal: given.signal,
+    more: () => {
+      clearTimeout(timer);
+      timer = setTimeout(giveUp, SILENT_MS);
+    },
+    end: () => clearTimeout(timer),
+  };
+}
+
+/** Reads JSON, piece by piece. @param hear called with each @throws where it breaks off, or is none */
+async function read({ body }: Response, hear: () => void): Promise<unknown> {
+  const text: string[] = [];
+  const decoder = new TextDecoder();
+  for (const reader = body?.getReader(); reader !== undefined; ) {
+    const { done, value } = await reader.read();
+    hear();
+    if (done) break;
+    text.push(decoder.decode(value, { stream: true }));
+  }
+  return JSON.parse(text.join("") + decoder.decode());
+}
+
 /** Asks the server. Never rejects; a reply that is not what the contract says is reported and taken for none. */
 export async function ask<Of extends Route>(route: Of, carried: Carried<Of> = {}): Promise<Outcome<ReplyOf<Of>>> {
+  const wait = patience(carried.file === undefined ? SILENT_MS : A_FILE_SILENT_MS);
   let response: Response;
   try {
-    const { headers, ...content } = contentOf(carried);
+    const { headers, ...sent } = contentOf(carried);
     response = await fetch(addressOf(route, carried), {
       method: route.method.toUpperCase(),
-      ...content,
+      ...sent,
       headers: { ...headers, ...(route.access === "person" ? sender() : {}) },
+      signal: wait.signal,
     });
   } catch {
+    wait.end();
     return { kind: "unreachable", text: AWAY, isAway: true };
   }
-  const content: unknown = await response.json().catch(() => undefined);
+  const content: unknown = await read(response, wait.more).catch(() => undefined);
+  wait.end();
   if (route.access === "person" && (response.ok || response.status === SIGNED_OUT))
     heardSignedOut(response.status === SIGNED_OUT);
   if (response.ok) return replyOf(route, content);

@@ -1,13 +1,12 @@
 /** The whole: the view that is open, and on a phone the first level along the foot of the screen. */
 import LinearProgress from "@mui/material/LinearProgress";
-import Dexie from "dexie";
 import { lazy, Suspense, useEffect } from "react";
 import { Outlet, useMatch, useNavigation } from "react-router";
 import { STOPS } from "../addresses.ts";
-import { device, SHARED_MARK, STORE_OF_BOXES } from "../documents/device.ts";
 import { keepSettings } from "../documents/settings.ts";
 import { keepMatching } from "../documents/sync.ts";
 import { keepHere, useHere } from "../people/here.ts";
+import { keepOpening, useSealed } from "../people/sealed.ts";
 import { IllStop } from "./ill-stop.tsx";
 import { MoreMenu } from "./more-menu.tsx";
 import { Stops } from "./stops.tsx";
@@ -17,17 +16,11 @@ const PrintReminder = lazy(() =>
   import("../field-tests/print-reminder.tsx").then((module) => ({ default: module.PrintReminder })),
 );
 const SignInView = lazy(() => import("../people/sign-in-view.tsx").then((module) => ({ default: module.SignInView })));
+const SealedNote = lazy(() => import("../people/sealed-note.tsx").then((module) => ({ default: module.SealedNote })));
 const SignedOutNote = lazy(() =>
   import("../people/signed-out-note.tsx").then((module) => ({ default: module.SignedOutNote })),
 );
 const OutingKeeper = lazy(() => import("../outing/keeper.tsx").then((module) => ({ default: module.OutingKeeper })));
-
-/** Most days nothing lies sealed here, and nothing is fetched for it. */
-async function openSealed(): Promise<void> {
-  if (await Dexie.exists(STORE_OF_BOXES)) await (await import("../people/change-hands.ts")).openWhatLaySealed();
-  // what others share is told apart from one's own before anything is heard of it
-  if ((await device.marks.get(SHARED_MARK)) !== undefined) await (await import("../circles/shared.ts")).restoreShared();
-}
 
 export function Whole() {
   const { state } = useNavigation();
@@ -37,6 +30,7 @@ export function Whole() {
   const isSigningIn = useMatch("/sign-in") !== null;
   const isLink = useMatch("/place/:token") !== null || isPacket || isRound || isJoining;
   const { is, isSignedOut } = useHere();
+  const sealed = useSealed((now) => now.is);
   useEffect(() => {
     if (is === "asking" && !isLink) void import("../people/change-hands.ts").then(({ askWhoIsHere }) => askWhoIsHere());
   }, [is, isLink]);
@@ -46,13 +40,12 @@ export function Whole() {
   useEffect(() => {
     if (isGuest) return undefined;
     let stop: (() => void) | undefined;
-    let isOver = false;
     // what lay sealed here is there before anything is sent or fetched
-    void openSealed().finally(() => {
-      if (!isOver) stop = keepMatching();
+    const stopOpening = keepOpening(() => {
+      stop = keepMatching();
     });
     return () => {
-      isOver = true;
+      stopOpening();
       stop?.();
     };
   }, [isGuest]);
@@ -72,16 +65,19 @@ export function Whole() {
           <SignedOutNote />
         </Suspense>
       )}
+      {!isGuest && (sealed === "waiting" || sealed === "failed") && (
+        <Suspense fallback={null}>
+          <SealedNote />
+        </Suspense>
+      )}
       <div className="whole-view">
-        {isLink || is === "somebody" ? (
-          <Outlet />
-        ) : (
-          is === "nobody" && (
-            <Suspense fallback={null}>
-              <SignInView />
-            </Suspense>
-          )
-        )}
+        {isLink || is === "somebody"
+          ? (isLink || sealed !== "looking") && <Outlet />
+          : is === "nobody" && (
+              <Suspense fallback={null}>
+                <SignInView />
+              </Suspense>
+            )}
       </div>
       {!isGuest && !isRunning && (
         <div className="whole-foot">

@@ -121,6 +121,25 @@ describe("a device that somebody is cleared off", () => {
     expect(await hasBox(ILVA)).to.equal(true);
   });
 
+  it("leaves nothing readable, and ends, where another page holds the store open", async () => {
+    const open = deviceOf(ILVA);
+    await open.open();
+    const version = open.verno * 10;
+    open.close();
+    const held = await new Promise<IDBDatabase>((resolve, reject) => {
+      const asked = indexedDB.open(nameOfStore(ILVA), version);
+      asked.onsuccess = () => resolve(asked.result);
+      asked.onerror = () => reject(asked.error);
+    });
+    expect(await clearOff(ILVA, mine.closes)).to.equal(true);
+    const left = await new Promise<unknown[]>((resolve) => {
+      const asked = held.transaction("documents").objectStore("documents").getAll();
+      asked.onsuccess = () => resolve(asked.result);
+    });
+    expect(left).to.deep.equal([]);
+    held.close();
+  });
+
   it("takes what is here since for newer than what lay sealed", async () => {
     await clearOff(ILVA, mine.closes);
     const device = deviceOf(ILVA);

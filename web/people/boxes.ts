@@ -82,8 +82,13 @@ export async function clearOff(person: string, sealKey: unknown): Promise<boolea
   return true;
 }
 
+/** How long a store that another page holds open is waited for, ms. It is empty by then. */
+const DELETED_WITHIN_MS = 3000;
+
 async function wipe(device: Device): Promise<void> {
-  await device.delete();
+  // emptied first: another page that holds the store open holds up its deletion, and nothing else
+  await device.transaction("rw", device.tables, () => Promise.all(device.tables.map((table) => table.clear())));
+  await Promise.race([device.delete(), new Promise((resolve) => setTimeout(resolve, DELETED_WITHIN_MS))]);
   for (const key of BESIDE) localStorage.removeItem(key);
   if ("caches" in globalThis) await caches.delete("pictures");
 }

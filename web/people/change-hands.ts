@@ -3,12 +3,16 @@ import { PEOPLE_ROUTES, type ReplyOf } from "@jittery-cap/core/api";
 import { LOCAL_PERSON } from "@jittery-cap/core/documents";
 import Dexie from "dexie";
 import { ask } from "../api/client.ts";
+import { reportError } from "../device/report-error.ts";
 import { nameOfStore } from "../documents/device.ts";
 import { match } from "../documents/sync.ts";
 import { isUnheard, leaveHere, ME, settleAsBefore, settleHere, settleNobody, useHere } from "./here.ts";
 
 /** Fetched by whoever changes hands: most days nobody does. */
 const boxes = () => import("./boxes.ts");
+
+/** How long somebody who signs out waits for what is being sent, ms; the rest is sealed. */
+const SENT_WITHIN_MS = 10_000;
 
 type OwnPerson = ReplyOf<(typeof PEOPLE_ROUTES)["readMe"]>;
 
@@ -43,12 +47,18 @@ export async function arrive(person: OwnPerson, to?: string): Promise<string | u
   return undefined;
 }
 
-/** Opens what lay sealed here of the person whose page this is, before anything is sent. */
-export async function openWhatLaySealed(): Promise<void> {
+/**
+ * Opens what lay sealed here of the person whose page this is, before anything is sent.
+ * @returns whether nothing lies sealed any more, or the server has still to be asked for the key, or refused it
+ * @throws where a box does not open; it is kept
+ */
+export async function openWhatLaySealed(): Promise<"open" | "waiting" | "failed"> {
   const { hasBox, openBoxes } = await boxes();
-  if (!(await hasBox(ME))) return;
+  if (!(await hasBox(ME))) return "open";
   const key = await ask(PEOPLE_ROUTES.openSeal, { body: {} });
-  if (key.kind === "ok") await openBoxes(ME, key.value);
+  if (key.kind !== "ok") return key.kind === "unreachable" ? "waiting" : "failed";
+  await openBoxes(ME, key.value);
+  return "open";
 }
 
 /**
@@ -56,8 +66,17 @@ export async function openWhatLaySealed(): Promise<void> {
  * @returns why not, in words
  */
 export async function signOut(everywhere: boolean): Promise<string | undefined> {
+  try {
+    return await leave(everywhere);
+  } catch (error) {
+    reportError("sign out", error);
+    return "This browser could not put away what is kept here. You are still signed in; nothing was lost.";
+  }
+}
+
+async function leave(everywhere: boolean): Promise<string | undefined> {
   const { person } = useHere.getState();
-  await match();
+  await Promise.race([match(), new Promise((resolve) => setTimeout(resolve, SENT_WITHIN_MS))]);
   if (person !== undefined) {
     const { clearOff } = await boxes();
     if (!(await clearOff(person.id, person.sealKey)))

@@ -20,6 +20,14 @@ type OwnPerson = ReplyOf<(typeof PEOPLE_ROUTES)["readMe"]>;
 export function MeView() {
   const [heard, setHeard] = useState<Outcome<OwnPerson>>();
   const [refusal, setRefusal] = useState<string>();
+  const [isLeaving, setIsLeaving] = useState(false);
+  const goOut = async (everywhere: boolean) => {
+    setIsLeaving(true);
+    const why = await signOut(everywhere);
+    setRefusal(why);
+    // otherwise another page is on its way
+    if (why !== undefined) setIsLeaving(false);
+  };
   const read = () => void ask(PEOPLE_ROUTES.readMe).then(setHeard);
   useEffect(() => void ask(PEOPLE_ROUTES.readMe).then(setHeard), []);
   const me = heard?.kind === "ok" ? heard.value : undefined;
@@ -82,11 +90,11 @@ export function MeView() {
             </p>
           )}
           <div className="actions">
-            <Button variant="contained" onClick={() => void signOut(false).then(setRefusal)}>
-              Sign out
+            <Button variant="contained" disabled={isLeaving} onClick={() => void goOut(false)}>
+              {isLeaving ? "Signing out …" : "Sign out"}
             </Button>
             {me !== undefined && me.signedIn > 1 && (
-              <Button variant="outlined" onClick={() => void signOut(true).then(setRefusal)}>
+              <Button variant="outlined" disabled={isLeaving} onClick={() => void goOut(true)}>
                 Sign out everywhere
               </Button>
             )}
