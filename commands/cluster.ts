@@ -5,13 +5,12 @@
  */
 import { mkdtempSync, rmSync } from "node:fs";
 import { cookieOfFirst } from "../server/tests/sign-in.ts";
-import { Load } from "./cluster/load.ts";
 import { type NodeName, Nodes } from "./cluster/nodes.ts";
 import { FRONT_PORT, SERVER_PORTS, startProxy } from "./cluster/proxy.ts";
 import { Servers } from "./cluster/servers.ts";
+import { pause, say } from "./regime/child.ts";
+import { Load } from "./regime/load.ts";
 
-const say = (text: string) => process.stdout.write(`${text}\n`);
-const pause = (seconds: number) => new Promise((later) => setTimeout(later, seconds * 1000));
 const FRONT = `http://127.0.0.1:${FRONT_PORT}`;
 const PEOPLE = Number(process.env.PEOPLE ?? 12);
 /** How long the load runs between two faults, s. */
@@ -79,14 +78,9 @@ async function test(): Promise<boolean> {
       await servers.again(port);
     });
   await load.end();
-  const { acknowledged, failed, older, reads } = load.figures;
-  const lost = await load.lost();
-  say(`${acknowledged} touches acknowledged by ${PEOPLE} people, ${failed} requests sent again`);
-  say(
-    `${lost.touches} of ${lost.checked} acknowledged touches lost, ${lost.finds} finds older than they were at the end`,
-  );
-  say(`${older} of ${reads} reads showed a find older than it was`);
-  return lost.touches === 0 && lost.finds === 0 && older === 0;
+  const { isGood, words } = await load.summary();
+  say(`${PEOPLE} people: ${words}`);
+  return isGood;
 }
 
 let isStopping = false;

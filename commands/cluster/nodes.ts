@@ -4,6 +4,7 @@ import { chmodSync, chownSync, existsSync, mkdirSync, openSync } from "node:fs";
 import { createServer, type Server } from "node:http";
 import { join } from "node:path";
 import { createConnection } from "mariadb";
+import { end } from "../regime/child.ts";
 
 export const NODES = [1, 2, 3] as const;
 export type NodeName = (typeof NODES)[number];
@@ -70,7 +71,7 @@ export class Nodes {
 
   /** Ends a node as a power cut does. */
   async kill(node: NodeName): Promise<void> {
-    await this.end(node, "SIGKILL");
+    await this.endNode(node, "SIGKILL");
   }
 
   /** Cuts a node off from the others, or lets it come back: the group's own switch for this. */
@@ -82,7 +83,7 @@ export class Nodes {
 
   async stop(): Promise<void> {
     for (const server of this.health) server.close();
-    for (const node of [...NODES].reverse()) await this.end(node, "SIGTERM");
+    for (const node of [...NODES].reverse()) await this.endNode(node, "SIGTERM");
   }
 
   private data = (node: NodeName): string => join(this.folder, `node-${node}`);
@@ -118,13 +119,10 @@ export class Nodes {
     this.running.set(node, child);
   }
 
-  private async end(node: NodeName, signal: NodeJS.Signals): Promise<void> {
+  private async endNode(node: NodeName, signal: NodeJS.Signals): Promise<void> {
     const child = this.running.get(node);
     this.running.delete(node);
-    if (child === undefined || child.exitCode !== null || child.signalCode !== null) return;
-    const ended = new Promise((resolve) => child.once("exit", resolve));
-    child.kill(signal);
-    await ended;
+    await end(child, signal);
   }
 
   private makeUser(): void {

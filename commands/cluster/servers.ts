@@ -1,5 +1,6 @@
 /** The servers behind the proxy: they share nothing but the database. */
-import { type ChildProcess, spawn } from "node:child_process";
+import type { ChildProcess } from "node:child_process";
+import { end, spawnServer } from "../regime/child.ts";
 import { databaseUrl } from "./nodes.ts";
 import { DATABASE_PORT, SERVER_PORTS } from "./proxy.ts";
 
@@ -16,19 +17,7 @@ export class Servers {
   }
 
   async again(port: number): Promise<void> {
-    const child = spawn(process.execPath, ["--import", "tsx", "server/main.ts"], {
-      env: {
-        ...process.env,
-        DATABASE_URL: databaseUrl(DATABASE_PORT),
-        DATABASE_CLUSTER: "yes",
-        PORT: String(port),
-        TRUST_PROXIES: "1",
-        LOG_LEVEL: "fatal",
-        LOAD_DEMO: "no",
-        NODE_ENV: "production",
-      },
-      stdio: ["ignore", "pipe", "inherit"],
-    });
+    const child = spawnServer(databaseUrl(DATABASE_PORT), port, { DATABASE_CLUSTER: "yes", TRUST_PROXIES: "1" });
     this.running.set(port, child);
     child.stdout?.on("data", (data: Buffer) => {
       this.setupWord = /setup word is (\S+)/.exec(data.toString())?.[1] ?? this.setupWord;
@@ -47,10 +36,7 @@ export class Servers {
   async kill(port: number, signal: NodeJS.Signals = "SIGKILL"): Promise<void> {
     const child = this.running.get(port);
     this.running.delete(port);
-    if (child === undefined || child.exitCode !== null || child.signalCode !== null) return;
-    const ended = new Promise((resolve) => child.once("exit", resolve));
-    child.kill(signal);
-    await ended;
+    await end(child, signal);
   }
 
   async stop(): Promise<void> {

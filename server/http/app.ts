@@ -20,6 +20,7 @@ import { problemHandler, sendProblem } from "./problem.ts";
 import { reachedBy } from "./reached.ts";
 import { sameSiteOnly } from "./same-site.ts";
 import { serve } from "./serve.ts";
+import { wholeHeaders } from "./whole-headers.ts";
 import { wholeJsonOnly } from "./whole-json.ts";
 
 const BODY_LIMIT = "2mb";
@@ -65,6 +66,8 @@ export function createApp(parts: Parts, running: Running = {}): Express {
   // answers of the API are kept by nobody; files have tags of their own
   app.disable("etag");
   if (running.metrics !== undefined) app.use(running.metrics.timing);
+  // registered first, it has the last word
+  app.use(wholeHeaders);
   const logsRequests = logger.isLevelEnabled("info");
   app.use(
     pinoHttp({

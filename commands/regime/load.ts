@@ -21,6 +21,8 @@ interface Kept {
 }
 
 const AT = "2026-09-14T10:20:00Z";
+const SIGNED_OUT = 401;
+const TOO_MANY = 429;
 const AGAIN_AFTER_MS = 150;
 const A_REQUEST_MS = 8000;
 
@@ -30,6 +32,8 @@ export class Load {
   private readonly cookie: string;
   private readonly person: string;
   private readonly finds: Kept[] = [];
+  /** Whether being told that nobody is signed in is waited out: with a clock that is wrong it is. */
+  waitsSignedOut = false;
   private isOver = false;
   private running: Promise<unknown> | undefined;
 
@@ -69,6 +73,16 @@ export class Load {
       checked += find.touches.size;
     }
     return { touches, finds, checked };
+  }
+
+  /** What came of it all, read once more from the server. @returns whether nothing was lost, and the figures in words */
+  async summary(): Promise<{ isGood: boolean; words: string }> {
+    const { acknowledged, failed, older, reads } = this.figures;
+    const { touches, finds, checked } = await this.lost();
+    return {
+      isGood: touches === 0 && finds === 0 && older === 0 && acknowledged > 0,
+      words: `${acknowledged} touches acknowledged, ${failed} requests sent again, ${touches} of ${checked} acknowledged touches lost, ${finds} finds older than they were, ${older} of ${reads} reads older than what was acknowledged`,
+    };
   }
 
   private async record(): Promise<void> {
@@ -116,7 +130,8 @@ export class Load {
         this.figures.longestMs = Math.max(this.figures.longestMs, performance.now() - begun);
         return said;
       }
-      if (reply !== undefined && reply.status < 500 && reply.status !== 429)
+      const isToWait = reply === undefined || reply.status >= 500 || reply.status === TOO_MANY;
+      if (!isToWait && !(this.waitsSignedOut && reply.status === SIGNED_OUT))
         throw new Error(`${method} ${path}: ${reply.status} ${JSON.stringify(said)}`);
       this.figures.failed += 1;
       await new Promise((later) => setTimeout(later, AGAIN_AFTER_MS));
