@@ -5,6 +5,7 @@
 import { type ChildProcess, spawn } from "node:child_process";
 import { newFind } from "@jittery-cap/core";
 import { uuidv7 } from "uuidv7";
+import { seasonFinds } from "../demo/season.ts";
 import { defineModels } from "../server/database/models.ts";
 import { hashPassword } from "../server/people/passwords.ts";
 import { scratchDatabase } from "../server/tests/scratch-database.ts";
@@ -15,6 +16,10 @@ const FINDS = Number(process.env.FINDS ?? 20);
 const SECONDS = Number(process.env.SECONDS ?? 60);
 /** Between two touches of one person, ms: whoever looks at a mushroom meanwhile is slower. */
 const BETWEEN_MS = 10_000;
+/** So many finds are made as a device makes them; the rest of a long log is put beside them. */
+const MADE_BY_REQUESTS = 20;
+const ROWS_AT_ONCE = 500;
+const season = seasonFinds();
 const AT = "2026-09-14T10:20:00Z";
 const say = (text: string) => process.stdout.write(`${text}\n`);
 
@@ -55,13 +60,33 @@ async function signIn(signInName: string): Promise<string> {
   return reply.headers.getSetCookie()[0]?.split(";")[0] ?? "";
 }
 
+/** Puts finds of earlier years into a person's log, by the tables themselves. */
+async function putBeside(person: string, first: number, end: number): Promise<void> {
+  const rows = Array.from({ length: end - first }, (_, index) => {
+    const id = uuidv7();
+    const model = season[(first + index) % season.length];
+    const at = new Date(Date.UTC(2020, 0, 1) + (first + index) * 3_600_000);
+    return [id, person, JSON.stringify({ ...model, id }), at, first + index + 1];
+  });
+  await scratch.database.query(
+    `INSERT INTO documents (id, kind, owner_id, about, content_schema, version, content, made, listed_at, place, created_at, updated_at, archived_at) VALUES ${rows
+      .map(() => "(?, 'find', ?, NULL, 1, 1, ?, '', ?, ?, NOW(3), NOW(3), NULL)")
+      .join()}`,
+    { replacements: rows.flat() },
+  );
+  await scratch.database.query("UPDATE feeds SET place = GREATEST(place, ?) WHERE owner_id = ?", {
+    replacements: [end + MADE_BY_REQUESTS, person],
+  });
+}
+
 const signed: { id: string; cookie: string; finds: { id: string; version: number }[] }[] = [];
 const begun = performance.now();
 for (const one of all) signed.push({ id: one.id, cookie: await signIn(one.signInName), finds: [] });
 say(`${PEOPLE} people signed in, ${Math.round((performance.now() - begun) / PEOPLE)} ms each`);
+const made = Math.min(FINDS, MADE_BY_REQUESTS);
 for (const one of signed)
   await Promise.all(
-    Array.from({ length: FINDS }, async () => {
+    Array.from({ length: made }, async () => {
       const find = { id: uuidv7(), version: 1 };
       await ask("make", one.cookie, `/api/documents/${find.id}`, {
         kind: "find",
@@ -71,6 +96,10 @@ for (const one of signed)
       one.finds.push(find);
     }),
   );
+// a log of years is put beside what was just made, as it would lie there
+for (const one of signed)
+  for (let count = made; count < FINDS; count += ROWS_AT_ONCE)
+    await putBeside(one.id, count, Math.min(FINDS, count + ROWS_AT_ONCE));
 times.clear();
 const until = performance.now() + SECONDS * 1000;
 await Promise.all(

@@ -38,7 +38,7 @@ async function main(): Promise<void> {
     stationAt(address),
     skyAt(address),
   );
-  await parts.documents.purge(new Date());
+  await parts.documents.purgeByClock(new Date());
   const hasDemo = settings.LOAD_DEMO !== "no";
   if (hasDemo) for (const { id, name, about } of INVENTED) await parts.people.invent(id, name, about);
   if (settings.LOAD_DEMO === "yes")
@@ -68,7 +68,7 @@ async function main(): Promise<void> {
     proxies: settings.TRUST_PROXIES,
     publicUrl: settings.PUBLIC_URL,
     hasInvented: hasDemo && LOOPBACK.includes(settings.HOST),
-    webFolder: fileURLToPath(new URL("../web/dist", import.meta.url)),
+    webFolder: settings.WEB_FOLDER ?? fileURLToPath(new URL("../web/dist", import.meta.url)),
   });
   const server = app.listen(settings.PORT, settings.HOST, (error) => {
     if (error !== undefined) {

@@ -34,6 +34,8 @@ const settingsSchema = z.object({
   WEATHER_STATION_URL: z
     .url({ protocol: /^https?$/, error: "expected an address such as http://127.0.0.1:9000" })
     .optional(),
+  /** Where the built application lies; left out, where `npm run build` puts it. */
+  WEB_FOLDER: z.string().min(1).optional(),
   /** finds: the invented finds of one autumn alone, without the outings of two seasons. */
   LOAD_DEMO: z.enum(["yes", "finds", "no"]).default("no"),
 });

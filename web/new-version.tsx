@@ -8,7 +8,14 @@ import { useEffect, useState } from "react";
 export function NewVersion() {
   const [take, setTake] = useState<() => void>();
   useEffect(() => {
-    const update = registerSW({ onNeedRefresh: () => setTake(() => () => void update(true)) });
+    const update = registerSW({
+      onNeedRefresh: () =>
+        setTake(() => () => {
+          // a page that was open when the first version came is not told by itself that another minds it now
+          navigator.serviceWorker.addEventListener("controllerchange", () => window.location.reload(), { once: true });
+          void update(true);
+        }),
+    });
   }, []);
   if (take === undefined) return null;
   return (

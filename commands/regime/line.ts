@@ -18,7 +18,7 @@ export class Line {
   manner: Manner = WHOLE;
   /** Connections that were cut. */
   cuts = 0;
-  private readonly port: number;
+  private port: number;
   private readonly server: Server;
   private readonly open = new Set<Socket>();
 
@@ -41,6 +41,11 @@ export class Line {
   /** From now on: what is left out is as on a line without a fault. */
   become(manner: Partial<Manner>): void {
     this.manner = { ...WHOLE, ...manner };
+  }
+
+  /** Leads somewhere else from now on; what is open stays. */
+  leadTo(port: number): void {
+    this.port = port;
   }
 
   /** Cuts all that is open. */

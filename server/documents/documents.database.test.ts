@@ -242,6 +242,8 @@ describe("documents in MariaDB", () => {
     expect((await api.touch(find.id, 2, touchOf({ kind: "restore" }))).body.content).to.deep.equal(find);
     await api.touch(find.id, 3, touchOf({ kind: "archive" }));
     expect(await made.parts.documents.purge(new Date())).to.equal(0);
+    expect(await made.parts.documents.purgeByClock(LATER), "by a clock that ran ahead").to.equal(0);
+    expect((await api.read(find.id)).status).to.equal(200);
     expect(await made.parts.documents.purge(LATER)).to.be.at.least(1);
     expect((await api.read(find.id)).status).to.equal(404);
   });

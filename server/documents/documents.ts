@@ -121,6 +121,20 @@ export class Documents {
     return { rows: rows.slice(0, limit), more: rows.length > limit };
   }
 
+  /**
+   * Purges by the clock, but no further than something was written: a clock that ran ahead while nobody recorded takes nothing away.
+   * @param now what this machine's clock says @returns how many documents went
+   */
+  async purgeByClock(now: Date): Promise<number> {
+    const [latest] = await this.models.documents.findAll({
+      attributes: ["updatedAt"],
+      order: [["updatedAt", "DESC"]],
+      limit: 1,
+      raw: true,
+    });
+    return latest === undefined ? 0 : this.purge(latest.updatedAt < now ? latest.updatedAt : now);
+  }
+
   /** Really deletes what was put away long enough ago, with all that is about it. @returns how many documents went */
   async purge(now: Date): Promise<number> {
     const before = new Date(now.getTime() - DAYS_UNTIL_PURGED * DAY_MS);
