@@ -11,6 +11,7 @@ import { openDatabase } from "./database/database.ts";
 import { migrate } from "./database/migrate.ts";
 import { loadCircle, loadDemo, loadSeasons } from "./demo.ts";
 import { createApp } from "./http/app.ts";
+import { basePathOf } from "./http/base-path.ts";
 import { judgingInThreads } from "./judging/judging.ts";
 import { Metrics } from "./metrics/metrics.ts";
 import { readSettings } from "./settings.ts";
@@ -63,7 +64,7 @@ async function main(): Promise<void> {
     metrics,
     session: parts.sessions.middleware(settings.SESSION_SECRET ?? (await parts.sessions.secret("session")), {
       isSecure: settings.PUBLIC_URL?.protocol === "https:",
-      path: "/",
+      path: basePathOf(settings.PUBLIC_URL) || "/",
     }),
     proxies: settings.TRUST_PROXIES,
     publicUrl: settings.PUBLIC_URL,
@@ -77,7 +78,7 @@ async function main(): Promise<void> {
     }
     const address = server.address();
     const port = typeof address === "object" && address !== null ? address.port : settings.PORT;
-    process.stdout.write(`Jittery Cap is at http://${settings.HOST}:${port}\n`);
+    process.stdout.write(`Jittery Cap is at http://${settings.HOST}:${port}${basePathOf(settings.PUBLIC_URL)}\n`);
     if (setupWord !== undefined) process.stdout.write(`Nobody has signed in yet. The setup word is ${setupWord}\n`);
     setTimeout(() => {
       parts.verdicts.sweep().catch((error: unknown) => logger.warn({ err: error }, "not all finds could be judged"));

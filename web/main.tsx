@@ -21,6 +21,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter } from "react-router";
 import { RouterProvider } from "react-router/dom";
+import { BASENAME } from "./base.ts";
 import { reportUncaught } from "./device/report-error.ts";
 import { routes } from "./routes.tsx";
 import { theme } from "./theme/theme.ts";
@@ -33,7 +34,7 @@ createRoot(root).render(
     <ThemeProvider theme={theme} defaultMode="light" storageManager={null}>
       <CssBaseline />
       {/* a key may follow a key at once: the address must not lag behind in a transition */}
-      <RouterProvider router={createBrowserRouter(routes)} useTransitions={false} />
+      <RouterProvider router={createBrowserRouter(routes, { basename: BASENAME })} useTransitions={false} />
     </ThemeProvider>
   </StrictMode>,
 );

@@ -29,15 +29,15 @@ const offline = VitePWA({
     name: "Jittery Cap",
     short_name: "Jittery Cap",
     description: "How many separate mistakes away is each dangerous lookalike?",
-    start_url: "/finds",
+    start_url: "./finds",
     display: "standalone",
     background_color: "#171c16",
     theme_color: "#171c16",
-    shortcuts: [{ name: "Somebody is ill", short_name: "Ill?", url: "/ill" }],
+    shortcuts: [{ name: "Somebody is ill", short_name: "Ill?", url: "./ill" }],
     icons: [
-      { src: "/icon-192.png", sizes: "192x192", type: "image/png" },
-      { src: "/icon-512.png", sizes: "512x512", type: "image/png" },
-      { src: "/icon-512.png", sizes: "512x512", type: "image/png", purpose: "maskable" },
+      { src: "icon-192.png", sizes: "192x192", type: "image/png" },
+      { src: "icon-512.png", sizes: "512x512", type: "image/png" },
+      { src: "icon-512.png", sizes: "512x512", type: "image/png", purpose: "maskable" },
     ],
   },
   workbox: {
@@ -45,9 +45,9 @@ const offline = VitePWA({
     clientsClaim: true,
     globPatterns: ["**/*.{js,css,html,svg,png,woff2,webmanifest,geojson}"],
     maximumFileSizeToCacheInBytes: 4_000_000,
-    navigateFallback: "/index.html",
+    navigateFallback: "index.html",
     // an answer of the server is never kept: an old one must not pass for a new one
-    navigateFallbackDenylist: [/^\/api\//],
+    navigateFallbackDenylist: [/\/api\//],
     runtimeCaching: [
       {
         urlPattern: /\/api\/pictures\/[^/]+$/,
@@ -60,6 +60,8 @@ const offline = VitePWA({
 });
 
 export default defineConfig({
+  // where it will lie is known when it is served: what belongs together finds each other from where it is
+  base: "./",
   root: fileURLToPath(new URL(".", import.meta.url)),
   plugins: [react(), sheets(), offline],
   worker: { format: "es", plugins: () => [sheets()] },

@@ -7,6 +7,7 @@ import express, { type Express, type Request, type RequestHandler } from "expres
 import helmet from "helmet";
 import { pinoHttp } from "pino-http";
 import type { Metrics } from "../metrics/metrics.ts";
+import { basePathOf, below, pageAt } from "./base-path.ts";
 import { circleHandlers } from "./handlers/circles.ts";
 import { documentHandlers } from "./handlers/documents.ts";
 import { findHandlers } from "./handlers/finds.ts";
@@ -61,6 +62,7 @@ const signedIn =
 /** Puts the application together; the caller listens. */
 export function createApp(parts: Parts, running: Running = {}): Express {
   const { logger } = parts;
+  const base = basePathOf(running.publicUrl);
   const app = express();
   app.disable("x-powered-by");
   // answers of the API are kept by nobody; files have tags of their own
@@ -133,9 +135,16 @@ export function createApp(parts: Parts, running: Running = {}): Express {
         fallthrough: false,
       }),
     );
+    const page: RequestHandler = (_request, response) => {
+      response
+        .set("Cache-Control", "no-cache")
+        .type("html")
+        .send(pageAt(base, join(webFolder, "index.html")));
+    };
+    app.get("/index.html", page);
     app.use(express.static(webFolder, { index: false, maxAge: 0 }));
-    app.get("/{*path}", (_request, response) => response.sendFile(join(webFolder, "index.html")));
+    app.get("/{*path}", page);
   }
   app.use(problemHandler(logger));
-  return app;
+  return below(base, app);
 }

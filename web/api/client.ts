@@ -1,6 +1,7 @@
 /** The one client of the server, made from the contract. What comes back is parsed before anything believes it. */
 import { PERSON_HEADER, type Problem, pathOf, problemSchema, type ReplyOf, type Route } from "@jittery-cap/core/api";
 import { z } from "zod";
+import { under } from "../base.ts";
 import { reportError } from "../device/report-error.ts";
 import { heardSignedOut, ME, useHere } from "../people/here.ts";
 
@@ -40,7 +41,7 @@ export function addressOf<Of extends Route>(route: Of, carried: Pick<Carried<Of>
       value === undefined ? [] : [[name, String(value)]],
     ),
   );
-  return `${pathOf(route.path, params)}${query.size === 0 ? "" : `?${query}`}`;
+  return `${under(pathOf(route.path, params))}${query.size === 0 ? "" : `?${query}`}`;
 }
 
 /** Gives up where nothing more is heard for a while; a slow line is no silent one. @param ms until something is to be heard first */

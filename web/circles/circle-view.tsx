@@ -20,6 +20,7 @@ import { SharedLines } from "./shared-lines.tsx";
 import { useHeard } from "./use-heard.ts";
 import "../people/people.css";
 import "./circles.css";
+import { linkTo } from "../base.ts";
 
 type Circle = ReplyOf<(typeof CIRCLE_ROUTES)["listCircles"]>["circles"][number];
 
@@ -101,7 +102,7 @@ function Invite({ circle }: { readonly circle: Circle }) {
       params: { id: circle.id },
       body: { id: uuidv7(), role },
     });
-    if (outcome.kind === "ok") setLink(`${window.location.origin}/circles/join/${outcome.value.token}`);
+    if (outcome.kind === "ok") setLink(linkTo(`/circles/join/${outcome.value.token}`));
   };
   return (
     <Section title="Invite somebody" about="Each link is for one person who has signed in here, for two weeks.">

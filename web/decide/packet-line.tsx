@@ -1,6 +1,7 @@
 /** A packet that was made: its link, as a file, on paper; and taken back. */
 import Button from "@mui/material/Button";
 import { askStandIn, type KeptPacket } from "../api/packets.ts";
+import { linkTo, under } from "../base.ts";
 
 interface PacketLineProps {
   readonly packet: KeptPacket;
@@ -10,7 +11,7 @@ interface PacketLineProps {
 }
 
 export function PacketLine({ packet: { token, openUntil }, isInvented, onTakeBack }: PacketLineProps) {
-  const link = `${window.location.origin}/packet/${token}`;
+  const link = linkTo(`/packet/${token}`);
   const until = new Date(openUntil).toLocaleDateString([], { day: "numeric", month: "short" });
   return (
     <div role="status" data-packet className="stack above">
@@ -21,10 +22,10 @@ export function PacketLine({ packet: { token, openUntil }, isInvented, onTakeBac
         </a>
       </div>
       <div className="actions">
-        <a href={`/api/packets/${token}`} download="packet.json">
+        <a href={under(`/api/packets/${token}`)} download="packet.json">
           as a file
         </a>
-        <a href={`/api/packets/${token}/paper.pdf?size=A5`}>on paper (PDF)</a>
+        <a href={under(`/api/packets/${token}/paper.pdf?size=A5`)}>on paper (PDF)</a>
         <Button onClick={onTakeBack}>Take it back</Button>
       </div>
       {isInvented && (

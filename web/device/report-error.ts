@@ -1,4 +1,5 @@
 /** Errors of this program in the browser, told to the server's log: what failed and where in the code, nothing of the record. */
+import { under } from "../base.ts";
 
 const LONGEST = { message: 500, stack: 4000 } as const;
 /** One page tells so many and no more: an error that comes again and again fills no log. */
@@ -28,7 +29,7 @@ export function reportOf(where: string, error: unknown): ErrorReport {
 export function reportError(where: string, error: unknown): void {
   if (told >= AT_MOST) return;
   told += 1;
-  fetch("/api/browser-errors", {
+  fetch(under("/api/browser-errors"), {
     method: "POST",
     headers: { "content-type": "application/json" },
     body: JSON.stringify(reportOf(where, error)),

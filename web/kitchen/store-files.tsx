@@ -2,6 +2,7 @@
 import { calendarOf } from "@jittery-cap/core";
 import { kitchenJson, leftOf, storeCsv, storeEvents } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
+import { linkTo } from "../base.ts";
 import { saveFile } from "../exchange/save-file.ts";
 import { useCommonNames } from "../sheets/use-common-names.ts";
 import type { Kitchen } from "./use-kitchen.ts";
@@ -18,7 +19,7 @@ export function StoreFiles({ kitchen }: { readonly kitchen: Kitchen }) {
   };
   const labels = async () => {
     const { labelsPdf } = await import("./labels-pdf.ts");
-    saveFile(await labelsPdf(full, nameOf, withPlace, window.location.origin), "labels.pdf", "application/pdf");
+    saveFile(await labelsPdf(full, nameOf, withPlace, linkTo("")), "labels.pdf", "application/pdf");
   };
   return (
     <div className="actions above-3">

@@ -11,6 +11,7 @@ import {
   SEASON_PAGES,
   STOPS,
 } from "../addresses.ts";
+import { under } from "../base.ts";
 import { SharedNote } from "../circles/shared-note.tsx";
 import { useSharedFind } from "../circles/use-shared.ts";
 import { IllStop } from "./ill-stop.tsx";
@@ -29,7 +30,7 @@ export const Trail = memo(function Trail() {
     <header className="trail">
       <div className="trail-first">
         <Link to="/finds" className="trail-name">
-          <img src="/mark.svg" alt="" width={24} height={24} />
+          <img src={under("/mark.svg")} alt="" width={24} height={24} />
           Jittery Cap
         </Link>
         <Stops label="The trail" stops={STOPS} />

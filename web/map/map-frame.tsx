@@ -7,6 +7,7 @@ import { GeoJSON, MapContainer, Pane, ScaleControl, useMap } from "react-leaflet
 import { useBaseMap } from "./base-map.ts";
 import { GROUND } from "./ground-style.ts";
 import "./map.css";
+import { under } from "../base.ts";
 
 interface MapFrameProps {
   readonly label: string;
@@ -34,7 +35,7 @@ function Ground() {
   const [land, setLand] = useState<GeoJsonObject>();
   useEffect(() => {
     let overtaken = false;
-    fetch("/lakeland.geojson")
+    fetch(under("/lakeland.geojson"))
       .then((response) => response.json())
       .then(
         (told: GeoJsonObject) => overtaken || setLand(told),

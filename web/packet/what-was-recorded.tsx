@@ -3,6 +3,7 @@ import { type Body, type Find, figureOf, figureText } from "@jittery-cap/core";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import type { OpenPacket } from "../api/packets.ts";
+import { under } from "../base.ts";
 import { Drawing } from "../specimen/drawing.tsx";
 
 const FIGURE = { height: 240, width: 330 } as const;
@@ -25,7 +26,7 @@ export function WhatWasRecorded({ token, record, body, pictures, isOpen, onOpen 
         {pictures.map((picture) => (
           <img
             key={picture.id}
-            src={`/api/packets/${token}/pictures/${picture.id}`}
+            src={under(`/api/packets/${token}/pictures/${picture.id}`)}
             alt={`${picture.part}${picture.body === undefined ? "" : ` of ${picture.body}`}`}
             height={120}
           />
@@ -36,7 +37,7 @@ export function WhatWasRecorded({ token, record, body, pictures, isOpen, onOpen 
         <>
           <Drawing figure={figure} scale={scale} label={figureText(record, body)} />
           <p className="soft">{figureText(record, body)}</p>
-          <Link href={`/api/packets/${token}/paper.pdf?size=A5`}>The same on paper (PDF)</Link>
+          <Link href={under(`/api/packets/${token}/paper.pdf?size=A5`)}>The same on paper (PDF)</Link>
         </>
       ) : (
         <>

@@ -3,6 +3,7 @@ import { PEOPLE_ROUTES, type ReplyOf } from "@jittery-cap/core/api";
 import { LOCAL_PERSON } from "@jittery-cap/core/documents";
 import Dexie from "dexie";
 import { ask } from "../api/client.ts";
+import { under } from "../base.ts";
 import { reportError } from "../device/report-error.ts";
 import { nameOfStore } from "../documents/device.ts";
 import { match } from "../documents/sync.ts";
@@ -84,7 +85,7 @@ async function leave(everywhere: boolean): Promise<string | undefined> {
   }
   const outcome = await ask(PEOPLE_ROUTES.signOut, { body: { everywhere } });
   leaveHere(outcome.kind === "ok");
-  window.location.assign("/finds");
+  window.location.assign(under("/finds"));
   return undefined;
 }
 
@@ -92,5 +93,5 @@ async function leave(everywhere: boolean): Promise<string | undefined> {
 export async function forgetHere(person: string): Promise<void> {
   await (await boxes()).forget(person);
   leaveHere(true);
-  window.location.assign("/finds");
+  window.location.assign(under("/finds"));
 }

@@ -5,6 +5,7 @@ import TextField from "@mui/material/TextField";
 import { useCallback, useEffect, useState } from "react";
 import { uuidv7 } from "uuidv7";
 import { ask, valueOrNothing } from "../api/client.ts";
+import { linkTo } from "../base.ts";
 import { Section } from "../layout/section.tsx";
 
 type Row = ReplyOf<(typeof PEOPLE_ROUTES)["listInvitations"]>["invitations"][number];
@@ -28,7 +29,7 @@ export function Invited() {
   const make = async () => {
     const outcome = await ask(PEOPLE_ROUTES.invite, { body: { id: uuidv7(), note } });
     if (outcome.kind !== "ok") return;
-    setMade(`${window.location.origin}/join/${outcome.value.token}`);
+    setMade(linkTo(`/join/${outcome.value.token}`));
     setNote("");
     await read();
   };

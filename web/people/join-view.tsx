@@ -11,6 +11,7 @@ import { arrive } from "./change-hands.ts";
 import { type NewPerson, NewPersonFields } from "./new-person-fields.tsx";
 import { useToldForm } from "./told-form.ts";
 import "./people.css";
+import { under } from "../base.ts";
 
 type Invited = ReplyOf<(typeof PEOPLE_ROUTES)["readInvitation"]>;
 const toldSchema = PEOPLE_ROUTES.join.body.omit({ id: true });
@@ -28,7 +29,7 @@ export function JoinView() {
     toldSchema,
     { name: "", signInName: "", password: "" },
     (told) => ask(PEOPLE_ROUTES.join, { params: { token }, body: { id, ...told } }),
-    async (person) => setRefusal(await arrive(person, "/finds")),
+    async (person) => setRefusal(await arrive(person, under("/finds"))),
   );
   const why = form.refusal ?? refusal;
   return (

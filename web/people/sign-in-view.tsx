@@ -12,6 +12,7 @@ import { arrive } from "./change-hands.ts";
 import { FirstPerson } from "./first-person.tsx";
 import { useHere } from "./here.ts";
 import "./people.css";
+import { under } from "../base.ts";
 
 type Ways = ReplyOf<(typeof PEOPLE_ROUTES)["waysIn"]>;
 type OwnPerson = ReplyOf<(typeof PEOPLE_ROUTES)["readMe"]>;
@@ -29,7 +30,7 @@ export function SignInView() {
   }, []);
   const come = async (person: OwnPerson) => {
     const { pathname } = window.location;
-    setRefusal(await arrive(person, pathname === "/sign-in" ? FINDS : pathname));
+    setRefusal(await arrive(person, pathname === under("/sign-in") ? under(FINDS) : pathname));
   };
   const take = async (id: string) => {
     const outcome = await ask(PEOPLE_ROUTES.takeInvented, { body: { id } });

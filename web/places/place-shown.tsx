@@ -9,6 +9,7 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useCallback, useEffect, useState } from "react";
 import { uuidv7 } from "uuidv7";
 import { ask, valueOrNothing } from "../api/client.ts";
+import { linkTo, under } from "../base.ts";
 import { match } from "../documents/sync.ts";
 import { Section } from "../layout/section.tsx";
 import type { SetPlace } from "./place-view.tsx";
@@ -84,8 +85,8 @@ export function PlaceShown({ place: { id, content }, onSet }: PlaceShownProps) {
       {said !== undefined && <p role="alert">{said}</p>}
       {open.map((link) => (
         <p key={link.id} className="pot-line" data-testid="place-link">
-          <a href={`/place/${link.token}`} className="grow">
-            {window.location.origin}/place/{link.token.slice(0, 6)}…
+          <a href={under(`/place/${link.token}`)} className="grow">
+            {linkTo("/place")}/{link.token.slice(0, 6)}…
           </a>
           <Button
             variant="quiet"

@@ -3,9 +3,10 @@ import Button from "@mui/material/Button";
 import { toString as codeOf } from "qrcode";
 import { useEffect, useState } from "react";
 import "./teach.css";
+import { linkTo } from "../../base.ts";
 
 export function JoinLink({ token }: { readonly token: string }) {
-  const address = `${location.origin}/round/${token}`;
+  const address = linkTo(`/round/${token}`);
   const [code, setCode] = useState<string>();
   const [isCopied, setCopied] = useState(false);
   useEffect(() => {
