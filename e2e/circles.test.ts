@@ -1,6 +1,7 @@
 /** A circle at its browsers: three on one find, a queue of finds that wait for eyes, a learner, and one who is taken out. */
 import { expect } from "chai";
 import type { BrowserContext, Page } from "playwright-core";
+import sharp from "sharp";
 import { INVENTED } from "../demo/invented-people.ts";
 import { cookieOfInvented } from "../server/tests/sign-in.ts";
 import { type Application, choose, findIdOf, newFind, startApplication, station, untilSaved } from "./application.ts";
@@ -73,6 +74,18 @@ describe("a circle at its browsers", () => {
       await choose(page, "cap-colour", state);
       await untilSaved(page);
     }
+    // a picture of the finder's is seen by the others, who take none and put none away
+    await station(ilva, "Cap");
+    const picture = await sharp({ create: { width: 40, height: 40, channels: 3, background: "#caa" } })
+      .jpeg()
+      .toBuffer();
+    await ilva
+      .getByLabel("Picture", { exact: true })
+      .setInputFiles({ name: "cap.jpg", mimeType: "image/jpeg", buffer: picture });
+    await untilSaved(ilva);
+    await tosk.getByRole("img", { name: "Picture: top of A" }).waitFor();
+    expect(await tosk.getByRole("button", { name: "Take a picture" }).count()).to.equal(0);
+    expect(await tosk.getByRole("button", { name: /put away the picture/ }).count()).to.equal(0);
     // nobody opens anything anew: what the others saw comes by itself
     await ilva.getByText(`${TOSK.name}`).first().waitFor();
     const { content } = (await (await ilva.request.get(at(`/api/documents/${find}`))).json()) as {

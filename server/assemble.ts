@@ -57,7 +57,9 @@ export function assemble(
   const writer = new DocumentWriter(database, models, (rows) => {
     live.tell(rows);
     verdicts.heard(rows);
-    const finds = rows.filter((row) => row.kind === "find").map((row) => row.id);
+    const finds = rows.flatMap((row) =>
+      row.kind === "find" ? row.id : row.kind === "picture" ? (row.about ?? []) : [],
+    );
     sharing.audience(finds).then(
       (others) => {
         for (const person of others) live.nudge(person, "shared");

@@ -1,6 +1,7 @@
 /** Circles, what is shared with them, and finds that wait for somebody's eyes. */
 import { z } from "zod";
 import { opinionLookSchema } from "../decide/packet.ts";
+import { PICTURE_PARTS } from "../documents/kinds/picture.ts";
 import { PLACES_SHOWN, ROLES, trustedSchema } from "../people/circle.ts";
 import { documentSchema, uuid } from "./documents.ts";
 import { route } from "./route.ts";
@@ -146,6 +147,27 @@ export const listShared = route({
   reply: z.object({ finds: z.array(sharedWithMe) }),
 });
 
+export const listSharedPictures = route({
+  method: "get",
+  path: "/api/shared/:id/pictures",
+  about:
+    "The pictures of a find that is shared with me, oldest first; those of the ground where its whole place is shared",
+  params: ofCircle,
+  reply: z.object({
+    pictures: z.array(z.object({ id: z.string(), part: z.enum(PICTURE_PARTS), body: z.string().optional() })),
+  }),
+  problems: [404],
+});
+
+export const showSharedPicture = route({
+  method: "get",
+  path: "/api/shared/:id/pictures/:picture",
+  about: "A picture of a find that is shared with me: kept by nobody, since it may not be shared tomorrow",
+  params: z.strictObject({ id: uuid, picture: uuid }),
+  reply: { media: "image/jpeg" },
+  problems: [404],
+});
+
 export const recordAlong = route({
   method: "post",
   path: "/api/shared/:id/observers",
@@ -232,6 +254,8 @@ export const CIRCLE_ROUTES = {
   shareFind,
   withdrawShare,
   listShared,
+  listSharedPictures,
+  showSharedPicture,
   recordAlong,
   askCircle,
   listAsks,

@@ -3,6 +3,7 @@ import { canonicalFind, type Find, newFind, summarise } from "@jittery-cap/core"
 import { generaOf, type Role } from "@jittery-cap/core/people";
 import { expect } from "chai";
 import type { Express } from "express";
+import sharp from "sharp";
 import request from "supertest";
 import { uuidv7 as uuid } from "uuidv7";
 import { seasonFinds } from "../../demo/season.ts";
@@ -119,6 +120,46 @@ describe("circles", function () {
     expect((await ilva.ask.delete(`/api/finds/${id}/shares/${circle}`)).status).to.equal(204);
     expect(await everything(tosk)).not.to.include(secret);
     expect((await tosk.ask.get(`/api/documents/${id}`)).status).to.equal(404);
+  });
+
+  it("see the pictures of a find that is shared, the ground's where its whole place is, and none of them afterwards", async () => {
+    const id = await keep(ilva);
+    const pictures: Record<string, string> = {};
+    const png = await sharp({ create: { width: 8, height: 8, channels: 3, background: "#caa" } })
+      .png()
+      .toBuffer();
+    for (const part of ["top", "ground"]) {
+      const picture = uuid();
+      pictures[part] = picture;
+      const where = `about=${id}&part=${part}&takenAt=${AT}${part === "top" ? "&body=A" : ""}`;
+      expect((await ilva.ask.put(`/api/pictures/${picture}?${where}`).type("image/png").send(png)).status).to.equal(
+        201,
+      );
+    }
+    const seen = async (who: Somebody) => {
+      const { status, body } = await who.ask.get(`/api/shared/${id}/pictures`);
+      return status === 200 ? body.pictures.map((one: { part: string }) => one.part) : status;
+    };
+    const shown = async (who: Somebody, part: string) =>
+      (await who.ask.get(`/api/shared/${id}/pictures/${pictures[part]}`)).status;
+    expect(await seen(tosk)).to.equal(404);
+    await share(id, { place: "rounded" });
+    expect(await seen(tosk)).to.deep.equal(["top"]);
+    expect([await shown(tosk, "top"), await shown(tosk, "ground")]).to.deep.equal([200, 404]);
+    // no browser keeps what may not be shown tomorrow
+    const { headers } = await tosk.ask.get(`/api/shared/${id}/pictures/${pictures.top}`);
+    expect(headers["cache-control"]).to.equal("no-store");
+    expect((await tosk.ask.get(`/api/pictures/${pictures.top}`)).status).to.equal(404);
+    await share(id, { place: "exact" });
+    expect((await seen(tosk)).sort()).to.deep.equal(["ground", "top"]);
+    expect(await shown(tosk, "ground")).to.equal(200);
+    expect(await seen(stranger)).to.equal(404);
+    const other = await keep(ilva);
+    await share(other, { place: "exact" });
+    const strayed = await tosk.ask.get(`/api/shared/${other}/pictures/${pictures.top}`);
+    expect(strayed.status, "of another find").to.equal(404);
+    expect((await ilva.ask.delete(`/api/finds/${id}/shares/${circle}`)).status).to.equal(204);
+    expect([await seen(tosk), await shown(tosk, "top")]).to.deep.equal([404, 404]);
   });
 
   it("add looks of their own to a find that is shared so, under their own names, and nothing else", async () => {

@@ -1,6 +1,6 @@
 /** What of other people's finds somebody may see: worked out anew for each question, so that nothing outlives its withdrawal. */
 import type { Find } from "@jittery-cap/core";
-import { may, type Person } from "@jittery-cap/core/documents";
+import { may, type Person, type PicturePart } from "@jittery-cap/core/documents";
 import { PLACES_SHOWN, type PlaceShown, type Shared, sharedFind } from "@jittery-cap/core/people";
 import { QueryTypes, type Sequelize } from "sequelize";
 import type { Models } from "../database/models.ts";
@@ -24,6 +24,13 @@ export interface SharedWithMe extends Shared {
   readonly version: number;
   readonly owner: { readonly id: string; readonly name: string };
   readonly circle: string;
+}
+
+/** A picture of a find that somebody shares with me. */
+export interface SharedPicture {
+  readonly id: string;
+  readonly part: PicturePart;
+  readonly body?: string;
 }
 
 const noFind = (id: string) => new Problem(404, `There is no find ${id}.`);
@@ -60,14 +67,29 @@ export class Sharing {
     return row === null || standing === undefined ? undefined : { row: shownRow(row, standing), standing };
   }
 
-  /** The JPEG of a picture of a find that is shared; one of the ground may tell the place. */
-  async picture(person: Person, id: string): Promise<Buffer | undefined> {
-    const row = await this.models.documents.findByPk(id, { raw: true });
-    if (row === null || row.about === null || row.archivedAt !== null) return undefined;
-    const standing = await this.standing(person.id, row.about);
-    if (!may(person, "read", row, standing) || row.ownerId === person.id) return undefined;
-    if (contentAs(row, "picture")?.part === "ground" && standing?.place !== "exact") return undefined;
-    return (await this.models.pictures.findByPk(id))?.content;
+  /** The pictures of another's find as this person may see them, oldest first: one of the ground may tell the place. @throws 404 */
+  async pictures(person: Person, findId: string): Promise<SharedPicture[]> {
+    const standing = await this.standing(person.id, findId);
+    if (standing === undefined) throw noFind(findId);
+    const rows = await this.models.documents.findAll({
+      where: { about: findId, kind: "picture", archivedAt: null },
+      order: [["listedAt", "ASC"]],
+      raw: true,
+    });
+    return rows.flatMap((row) => {
+      const picture = contentAs(row, "picture");
+      if (picture === undefined || !may(person, "read", row, standing)) return [];
+      if (picture.part === "ground" && standing.place !== "exact") return [];
+      return [{ id: row.id, part: picture.part, ...(picture.body === undefined ? {} : { body: picture.body }) }];
+    });
+  }
+
+  /** The JPEG of one of them. @throws 404 */
+  async picture(person: Person, findId: string, id: string): Promise<Buffer> {
+    const isThere = (await this.pictures(person, findId)).some((one) => one.id === id);
+    const content = isThere ? (await this.models.pictures.findByPk(id))?.content : undefined;
+    if (content === undefined) throw new Problem(404, `There is no picture ${id}.`);
+    return content;
   }
 
   /** What others share with a person, the latest first. */

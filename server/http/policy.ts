@@ -32,7 +32,7 @@ export const STANDING_WORDS: Readonly<Record<WhoAsks, string>> = {
 /**
  * What a route needs of whoever asks.
  * anybody: nothing; self: to have signed in, since it is about nothing but oneself; link: the link, whoever has it; finder, reader,
- * recorder: that standing to the find; along: to be somebody with whom it is shared so that they may add looks; other in circle: to be in
+ * recorder: that standing to the find; sharer: to be somebody with whom it is shared; along: to be somebody with whom it is shared so that they may add looks; other in circle: to be in
  * the circle, and not whoever asked; circle owner: that standing to the circle; keeper: to keep this server, or to have made what it is
  * about.
  */
@@ -44,6 +44,7 @@ export type Need =
   | "reader"
   | "recorder"
   | "along"
+  | "sharer"
   | "other in circle"
   | "circle owner"
   | "keeper"
@@ -63,7 +64,7 @@ export const NEEDS: Readonly<Record<RouteName, Need>> = {
   listFinds: "self",
   listStandings: "self",
   putPicture: "finder",
-  showPicture: "reader",
+  showPicture: "finder",
   findPaper: "finder",
   makePacket: "finder",
   listPackets: "finder",
@@ -123,6 +124,8 @@ export const NEEDS: Readonly<Record<RouteName, Need>> = {
   shareFind: "finder",
   withdrawShare: "finder",
   listShared: "self",
+  listSharedPictures: "sharer",
+  showSharedPicture: "sharer",
   recordAlong: "along",
   askCircle: "finder",
   listAsks: "self",
@@ -153,6 +156,8 @@ export function outcomeFor(need: Need, who: WhoAsks): Outcome {
       // whoever may look may know that it is there, and is told that it is not theirs to change
       if (who === "finder" || who === "recorder") return "done";
       return who === "member" || who === "circle owner" ? 400 : 404;
+    case "sharer":
+      return ["member", "recorder", "circle owner"].includes(who) ? "done" : 404;
     case "along":
       return who === "recorder" ? "done" : 404;
     case "other in circle":

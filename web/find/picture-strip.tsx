@@ -4,10 +4,15 @@ import type { PicturePart } from "@jittery-cap/core/documents";
 import PhotoCamera from "@mui/icons-material/PhotoCamera";
 import Button from "@mui/material/Button";
 import { useLiveQuery } from "dexie-react-hooks";
-import { memo, useEffect, useRef, useState } from "react";
+import { lazy, memo, Suspense, useEffect, useRef, useState } from "react";
 import { uuidv7 } from "uuidv7";
+import { useSharedFind } from "../circles/use-shared.ts";
 import { keepPicture, type ShownPicture, setPictureAway, shownPictures } from "../documents/pictures.ts";
 import type { StationId } from "../specimen/stations.ts";
+
+const SharedPictures = lazy(() =>
+  import("../circles/shared-pictures.tsx").then((module) => ({ default: module.SharedPictures })),
+);
 
 interface PictureStripProps {
   readonly findId: string;
@@ -27,12 +32,29 @@ const PART_OF: Partial<Record<StationId, PicturePart>> = {
 const HEIGHT = 92;
 const NO_PICTURES: readonly ShownPicture[] = [];
 
+/** The pictures of a part, by whose find it is: of another's none are taken, and none put away. */
 export const PictureStrip = memo(function PictureStrip({ findId, body, station }: PictureStripProps) {
   const part = PART_OF[station];
+  const isAnothers = useSharedFind(findId) !== undefined;
+  if (part === undefined) return null;
+  if (!isAnothers) return <OwnPictures findId={findId} body={body} part={part} />;
+  return (
+    <Suspense fallback={null}>
+      <SharedPictures findId={findId} body={body} part={part} />
+    </Suspense>
+  );
+});
+
+interface OwnPicturesProps {
+  readonly findId: string;
+  readonly body: string;
+  readonly part: PicturePart;
+}
+
+function OwnPictures({ findId, body, part }: OwnPicturesProps) {
   const input = useRef<HTMLInputElement>(null);
   const pictures = useLiveQuery(() => shownPictures(findId), [findId]) ?? NO_PICTURES;
   const [away, setAway] = useState<ShownPicture>();
-  if (part === undefined) return null;
   const here = pictures.filter((one) => one.part === part && (part === "ground" || one.body === body));
 
   const take = async (files: FileList | null) => {
@@ -86,7 +108,7 @@ export const PictureStrip = memo(function PictureStrip({ findId, body, station }
       </span>
     </section>
   );
-});
+}
 
 interface ThumbnailProps {
   readonly picture: ShownPicture;

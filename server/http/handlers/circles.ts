@@ -20,6 +20,8 @@ type Names =
   | "shareFind"
   | "withdrawShare"
   | "listShared"
+  | "listSharedPictures"
+  | "showSharedPicture"
   | "recordAlong"
   | "askCircle"
   | "listAsks"
@@ -95,6 +97,12 @@ export function circleHandlers(parts: Parts): Pick<Handlers, Names> {
       return undefined;
     },
     listShared: async ({ actor }) => ({ finds: await sharing.list(actor.id) }),
+    listSharedPictures: async ({ actor, params }) => ({ pictures: await sharing.pictures(actor, params.id) }),
+    showSharedPicture: async ({ actor, params, response }) => {
+      const content = await sharing.picture(actor, params.id, params.picture);
+      response.set("cache-control", "no-store");
+      return content;
+    },
     recordAlong: async ({ actor, params }) => {
       for (let tries = 0; tries < TRIES; tries++) {
         const sent = await observe(actor, params.id);

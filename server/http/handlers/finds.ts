@@ -16,7 +16,7 @@ type Names = "listFinds" | "listStandings" | "putPicture" | "showPicture" | "fin
 const YEAR_SECONDS = 365 * 24 * 60 * 60;
 
 export function findHandlers(parts: Parts): Pick<Handlers, Names> {
-  const { documents, verdicts, standings, pictures, admission, judging, sharing } = parts;
+  const { documents, verdicts, standings, pictures, admission, judging } = parts;
   return {
     listFinds: async ({ actor, query }) => {
       const archived = query.archived === "true";
@@ -56,7 +56,7 @@ export function findHandlers(parts: Parts): Pick<Handlers, Names> {
       return sentWritten(await pictures.keep(actor, params.id, query, file), params.id);
     },
     showPicture: async ({ actor, params, response }) => {
-      const content = (await pictures.content(actor, params.id)) ?? (await sharing.picture(actor, params.id));
+      const content = await pictures.content(actor, params.id);
       if (content === undefined) throw new Problem(404, `There is no picture ${params.id}.`);
       response.set("cache-control", `private, max-age=${YEAR_SECONDS}, immutable`);
       return content;
