@@ -11,6 +11,7 @@ export {
   countLimits,
   type DecidedFind,
   type LimitState,
+  lyingNow,
   ofDay,
   TAKEN_BACK_WORDS,
 } from "./decide/basket.ts";

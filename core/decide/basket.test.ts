@@ -1,5 +1,5 @@
 import { expect } from "chai";
-import { apartBecause, basketOf, countLimits, type DecidedFind, ofDay } from "./basket.ts";
+import { apartBecause, basketOf, countLimits, type DecidedFind, lyingNow, ofDay } from "./basket.ts";
 
 const TODAY: DecidedFind["today"] = {
   verdict: "basket",
@@ -46,6 +46,21 @@ describe("the basket", () => {
       ["open", "apart-from-food"],
       ["open", "apart-from-food"],
     ]);
+  });
+
+  it("offers nothing as food that was decided longer ago than anything keeps, and leaves what lies apart where it is", () => {
+    const day = 24 * 60 * 60 * 1000;
+    const decided = Date.parse("2026-09-14T12:00:00Z");
+    const all = basketOf([
+      decision("good", "basket"),
+      decision("open", "home-to-finish"),
+      decision("withdrawn", "basket", { today: { cleared: [] } }),
+    ]);
+    const lying = (now: number) => [...new Set(lyingNow(all, now).map((one) => one.find))];
+    expect(lying(decided + 21 * day)).to.deep.equal(["good", "open", "withdrawn"]);
+    expect(lying(decided + 21 * day + 1)).to.deep.equal(["open", "withdrawn"]);
+    // a clock that runs behind offers what was just decided
+    expect(lying(decided - day)).to.deep.equal(["good", "open", "withdrawn"]);
   });
 
   it("keeps what is poisonous raw in the part that is cooked", () => {

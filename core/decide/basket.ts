@@ -109,6 +109,24 @@ export function basketOf(decisions: readonly DecidedFind[]): readonly Carried[] 
   );
 }
 
+/**
+ * No kind lies fresh for longer, days: hedgehog and winter chanterelle keep about two weeks in the cold (common practice, no source),
+ * and a week is added for whoever is late.
+ */
+const LIES_DAYS = 21;
+const DAY_MS = 24 * 60 * 60 * 1000;
+
+/**
+ * What of it can still lie there: food that was decided so long ago was eaten, put up or thrown away, whether anybody told or not, and
+ * is not offered as food again. What lies apart from food stays until somebody takes it out.
+ * @param now milliseconds
+ */
+export const lyingNow = (carried: readonly Carried[], now: number): readonly Carried[] =>
+  carried.filter(
+    ({ compartment, decidedAt }) =>
+      compartment === "apart-from-food" || now - Date.parse(decidedAt) <= LIES_DAYS * DAY_MS,
+  );
+
 /** Why a body that was decided as food is food no longer; undefined where it still is. */
 export function whyTakenBack(body: string, current: CarriedRecord | undefined, today: Standing): TakenBack | undefined {
   if (current === undefined) return "unknown";

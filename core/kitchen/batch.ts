@@ -3,7 +3,7 @@ import { z } from "zod";
 import { bodyIdSchema } from "../find/schema.ts";
 import { isTaxonId } from "../find/taxa.ts";
 import { waySchema } from "./keeping.ts";
-import { tickSchema } from "./meal.ts";
+import { ticksSchema } from "./meal.ts";
 
 const moment = z.iso.datetime({ offset: true, error: "expected a date and time with its offset" });
 const MOST_GRAMS = 100_000;
@@ -67,7 +67,7 @@ export const batchSchema = z
     /** What it weighed once it was put up; left out until it was weighed. */
     gramsOut: grams.optional(),
     where: z.string().trim().min(1).max(200).optional(),
-    ticks: z.array(tickSchema).max(200),
+    ticks: ticksSchema,
     took: z.array(z.strictObject({ at: moment, grams, how: z.enum(TAKINGS) })).max(500),
     recalls: z.array(recallAnswerSchema).max(200),
     note: z.string().trim().max(2000).optional(),

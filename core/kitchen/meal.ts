@@ -6,6 +6,8 @@ import { CONDITION_CODES } from "../words/reason-words.ts";
 
 const moment = z.iso.datetime({ offset: true, error: "expected a date and time with its offset" });
 const MOST = 200;
+/** Everybody at the largest table has of as many kinds as anybody cooks at once. */
+const MOST_PORTIONS = 50 * 20;
 /** Nobody cooks more at once; a typing slip does. */
 const MOST_GRAMS = 20_000;
 const grams = z
@@ -45,6 +47,9 @@ export type Seat = z.infer<typeof seatSchema>;
 export const tickSchema = z.strictObject({ find: z.uuid(), code: z.enum(CONDITION_CODES), at: moment });
 export type Tick = z.infer<typeof tickSchema>;
 
+/** Every condition of every find that may be there can be ticked. */
+export const ticksSchema = z.array(tickSchema).max(MOST * CONDITION_CODES.length);
+
 /** What the pan smelled of: the last test of the button-like kinds. */
 export const PAN_SMELLS = ["mushroom", "ink", "other"] as const;
 export const panSchema = z.strictObject({ kind: z.string().max(80), smell: z.enum(PAN_SMELLS), at: moment });
@@ -83,7 +88,7 @@ export const mealSchema = z
     at: moment,
     items: z.array(potItemSchema).max(MOST),
     seats: z.array(seatSchema).max(50),
-    ticks: z.array(tickSchema).max(MOST),
+    ticks: ticksSchema,
     stove: stoveSchema,
     /** When the first task began, by the clock of whoever cooks, and what was cooked by which schedule. */
     begun: begunSchema.optional(),
@@ -92,7 +97,7 @@ export const mealSchema = z
     served: z
       .strictObject({
         at: moment,
-        portions: z.array(portionSchema).max(MOST),
+        portions: z.array(portionSchema).max(MOST_PORTIONS),
         drunk: z.string().trim().max(200).optional(),
       })
       .optional(),

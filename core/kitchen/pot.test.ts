@@ -5,6 +5,7 @@ import { SHIPPED } from "../tests/shipped.ts";
 import { CONDITION_CODES } from "../words/reason-words.ts";
 import { handlingTogether } from "./handling.ts";
 import { freshUntil, KEEPS_HOURS, keepsUntil, notPutUpAs, WAYS } from "./keeping.ts";
+import { mealSchema } from "./meal.ts";
 import { type ForThePot, missingForPot, NOT_BY_TICK } from "./pot.ts";
 import { LEAST_MINUTES, tasksOf } from "./tasks.ts";
 
@@ -58,6 +59,31 @@ describe("what comes to the pot", () => {
     expect(codes({ carried: carriedOf({ weightG: undefined }) })).to.deep.equal(["no-weight"]);
     expect(codes({ carried: carriedOf({ toComeOff: ["skin"] }) })).to.deep.equal(["trim"]);
     expect(codes({ handling: undefined })).to.deep.equal(["kitchen-unknown"]);
+  });
+
+  it("has room for every tick of the largest pot, and for what everybody had of it", () => {
+    const id = (number: number) => `0192f3c0-7a1e-7c64-9d53-${String(number).padStart(12, "0")}`;
+    const moment = "2026-09-27T16:00:00Z";
+    const [FINDS, PEOPLE, KINDS] = [200, 50, 8];
+    const meal = {
+      at: moment,
+      items: [],
+      seats: [],
+      ticks: Array.from({ length: FINDS }, (_, find) =>
+        CONDITION_CODES.map((code) => ({ find: id(find), code, at: moment })),
+      ).flat(),
+      stove: { rings: 4, pans: 2, pots: 1, hands: 1 },
+      pans: [],
+      served: {
+        at: moment,
+        portions: Array.from({ length: PEOPLE * KINDS }, (_, at) => ({
+          person: id(at % PEOPLE),
+          kind: `kind ${at % KINDS}`,
+          grams: 60,
+        })),
+      },
+    };
+    expect(mealSchema.safeParse(meal).error?.issues).to.equal(undefined);
   });
 
   it("wants every condition: people and books cannot be ticked, the rest can", () => {

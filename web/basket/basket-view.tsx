@@ -1,5 +1,5 @@
 /** Basket: what is carried home, in its compartments, against the person's own limits. */
-import { basketOf, type Carried, COMPARTMENTS, type Compartment } from "@jittery-cap/core";
+import { basketOf, type Carried, COMPARTMENTS, type Compartment, lyingNow } from "@jittery-cap/core";
 import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
@@ -7,6 +7,7 @@ import { Link as RouterLink } from "react-router";
 import type { ShownDecision } from "../documents/decisions.ts";
 import { settle, useSettings } from "../documents/settings.ts";
 import { useSync } from "../documents/sync.ts";
+import { useNow } from "../field-tests/use-now.ts";
 import { Section } from "../layout/section.tsx";
 import { SplitCard } from "../layout/split-card.tsx";
 import { Trail } from "../layout/trail.tsx";
@@ -29,6 +30,7 @@ const PART_WORDS: Readonly<Record<Compartment, { readonly name: string; readonly
 export function BasketView() {
   const decisions = useLatestDecisions();
   const sync = useSync();
+  const now = useNow();
   const limits = useSettings((state) => state.settings.limits);
   const unsent = useSettings((state) => state.unsent);
   // a device that has never heard from the server does not know what is carried
@@ -36,7 +38,9 @@ export function BasketView() {
     decisions === undefined || decisions === "failed" || (!sync.hasPulled && decisions.length === 0)
       ? undefined
       : decisions;
-  const carried = known === undefined ? undefined : basketOf(known);
+  const decided = known === undefined ? undefined : basketOf(known);
+  const carried = decided === undefined ? undefined : lyingNow(decided, now.getTime());
+  const past = (decided?.length ?? 0) - (carried?.length ?? 0);
   const food = carried?.filter((one) => one.compartment !== "apart-from-food").length;
   const isAway = sync.state === "unreachable";
   return (
@@ -54,6 +58,12 @@ export function BasketView() {
             )}
             {known !== undefined && <Unheard decisions={known} isAway={isAway} />}
             {carried?.length === 0 && <p>Nothing is decided to be carried home. A find is decided under Decide.</p>}
+            {past > 0 && (
+              <p className="soft" data-testid="past">
+                {past === 1 ? "One body that was" : `${past} bodies that were`} decided more than three weeks ago{" "}
+                {past === 1 ? "is" : "are"} not shown: nothing lies fresh for so long.
+              </p>
+            )}
             {COMPARTMENTS.map((part) => (
               <Part key={part} part={part} carried={carried ?? []} decisions={known ?? []} />
             ))}

@@ -3,6 +3,7 @@ import { CONDITION_CODES, CONDITION_WORDS, type ConditionCode } from "@jittery-c
 import { dryStretches, type KindInPot, NOT_BY_TICK } from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
+import { useState } from "react";
 import { Link as RouterLink } from "react-router";
 import { findPath } from "../addresses.ts";
 import type { Kept } from "../documents/documents.ts";
@@ -76,7 +77,7 @@ export function BeforeEating(props: BeforeEatingProps) {
         {lacking > 0 && (
           <li className="open-line stands">
             <span className="mark" aria-hidden="true" />
-            {lacking} {lacking === 1 ? "body lacks" : "bodies lack"} something and stays out
+            {lacking === 1 ? "1 body lacks something and stays out" : `${lacking} bodies lack something and stay out`}
           </li>
         )}
         {conditions.map((line) => (
@@ -93,32 +94,38 @@ export function BeforeEating(props: BeforeEatingProps) {
   );
 }
 
+/** So many finds are named; the rest is counted. */
+const NAMED = 3;
+
 function Condition({ line: { code, finds }, meal }: { readonly line: Line; readonly meal: Kept<"meal"> }) {
   const open = finds.filter((one) => !one.isDone);
   const isDone = open.length === 0;
   const byTick = !NOT_BY_TICK.has(code);
+  const [refusal, setRefusal] = useState<string>();
+  const set = async (ticks: Kept<"meal">["content"]["ticks"]) =>
+    setRefusal(await setFields("meal", meal.id, { ticks }));
   const tick = () => {
     const at = new Date().toISOString();
-    return setFields("meal", meal.id, {
-      ticks: [...meal.content.ticks, ...open.map(({ id }) => ({ find: id, code, at }))],
-    });
+    return set([...meal.content.ticks, ...open.map(({ id }) => ({ find: id, code, at }))]);
   };
-  const untick = () => setFields("meal", meal.id, { ticks: meal.content.ticks.filter((one) => one.code !== code) });
+  const untick = () => set(meal.content.ticks.filter((one) => one.code !== code));
   return (
     <li className="open-line" data-condition={code} data-done={isDone}>
       <span className="mark" aria-hidden="true" />
       <span className={isDone ? "grow soft" : "grow stands"}>
         {CONDITION_WORDS[code]}
+        {refusal !== undefined && <span role="alert"> It was not kept: {refusal}</span>}
         {!isDone &&
           !byTick &&
-          open.map(({ id, label }) => (
+          open.slice(0, NAMED).map(({ id, label }, at) => (
             <span key={id}>
-              {" "}
+              {at === 0 ? " " : ", "}
               <Link component={RouterLink} to={findPath(id, "decide")}>
                 {label}
               </Link>
             </span>
           ))}
+        {!isDone && !byTick && open.length > NAMED && `, and ${open.length - NAMED} more`}
       </span>
       {byTick && (
         <Button

@@ -1,5 +1,5 @@
 /** All that the kitchen's views stand on: what was decided and carried, meals, jars, tastings, who eats, what the sheets ask. */
-import { basketOf, type Carried } from "@jittery-cap/core";
+import { basketOf, type Carried, lyingNow } from "@jittery-cap/core";
 import { type Eater, type KitchenSheet, recallsOf } from "@jittery-cap/core/kitchen";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useLatestDecisions } from "../basket/use-latest-decisions.ts";
@@ -55,7 +55,7 @@ export function useKitchen(): Kitchen | "failed" | undefined {
   return {
     ...documents,
     decisions,
-    carried: basketOf(decisions),
+    carried: lyingNow(basketOf(decisions), now.getTime()),
     sheets: shelf.reply,
     sheetOf: (id) => sheets.get(id),
     now,

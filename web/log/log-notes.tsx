@@ -2,11 +2,14 @@
 import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import type { Kept } from "../documents/documents.ts";
+import { useHere } from "../people/here.ts";
 
 export function LogNotes({ isAway, refusal }: { readonly isAway: boolean; readonly refusal: string | undefined }) {
+  // a server that says so is there; what it says stands at the head of the page
+  const isSignedOut = useHere((here) => here.isSignedOut);
   return (
     <div className="log-notes">
-      {isAway && (
+      {isAway && !isSignedOut && (
         <Alert severity="info" role="status">
           The server cannot be reached. Shown is what is on this device.
         </Alert>
