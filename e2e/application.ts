@@ -8,6 +8,19 @@ import { watchPages } from "./tell-pages.ts";
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844 };
 
+/** Debian's Chromium, which asks nobody for anything. */
+export const launchBrowser = (): Promise<Browser> =>
+  chromium.launch({
+    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    args: [
+      "--no-sandbox",
+      "--disable-gpu",
+      "--disable-background-networking",
+      "--disable-component-update",
+      "--no-first-run",
+    ],
+  });
+
 /** How long anything on a page may take: a busy machine is not a fault of the application. */
 const WAITS_MS = 30_000;
 
@@ -48,16 +61,7 @@ export async function startApplication(
   });
   const { address, word } = await toldBy(server);
   const session = await cookieOfFirst({ address, word });
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-    args: [
-      "--no-sandbox",
-      "--disable-gpu",
-      "--disable-background-networking",
-      "--disable-component-update",
-      "--no-first-run",
-    ],
-  });
+  const browser = await launchBrowser();
   return {
     address,
     word,

@@ -1,10 +1,10 @@
 /** Below a path: the same application, with everything that it asks for and tells others below it. */
 import { type ChildProcess, spawn } from "node:child_process";
 import { expect } from "chai";
-import { type Browser, type BrowserContext, chromium, type Page } from "playwright-core";
+import type { Browser, BrowserContext, Page } from "playwright-core";
 import { type Scratch, scratchDatabase } from "../server/tests/scratch-database.ts";
 import { FIRST, toldBy } from "../server/tests/sign-in.ts";
-import { choose, findIdOf, station, untilSaved } from "./application.ts";
+import { choose, findIdOf, launchBrowser, station, untilSaved } from "./application.ts";
 import { watchPages } from "./tell-pages.ts";
 
 const BASE = "/cap";
@@ -32,10 +32,7 @@ describe("the application below a path", () => {
     const { address, word } = await toldBy(server);
     origin = `http://localhost:${new URL(address).port}`;
     expect(new URL(address).pathname).to.equal(BASE);
-    browser = await chromium.launch({
-      executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-      args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--no-first-run"],
-    });
+    browser = await launchBrowser();
     context = await browser.newContext({ locale: "en-GB", reducedMotion: "reduce" });
     watchPages(context);
     page = await context.newPage();

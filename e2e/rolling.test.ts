@@ -2,11 +2,11 @@
 import { type ChildProcess, spawn } from "node:child_process";
 import { rmSync } from "node:fs";
 import { expect } from "chai";
-import { type Browser, type BrowserContext, chromium, type Page } from "playwright-core";
+import type { Browser, BrowserContext, Page } from "playwright-core";
 import { Line } from "../commands/regime/line.ts";
 import { type Scratch, scratchDatabase } from "../server/tests/scratch-database.ts";
 import { addressOf, cookieOfFirst, toldBy } from "../server/tests/sign-in.ts";
-import { choose, findIdOf, station, untilSaved } from "./application.ts";
+import { choose, findIdOf, launchBrowser, station, untilSaved } from "./application.ts";
 import { makeNewVersion } from "./new-version.ts";
 import { watchPages } from "./tell-pages.ts";
 
@@ -79,10 +79,7 @@ describe("a new version while pages are open", () => {
     session = await cookieOfFirst(told);
     line = new Line(portOf(told.address));
     address = `http://127.0.0.1:${await line.begin()}`;
-    browser = await chromium.launch({
-      executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-      args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--no-first-run"],
-    });
+    browser = await launchBrowser();
   });
   after(async () => {
     await browser.close();

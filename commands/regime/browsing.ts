@@ -1,5 +1,6 @@
 /** A browser that comes to a server over a bad line. The application has to be built. */
-import { type Browser, type BrowserContext, chromium, type Page } from "playwright-core";
+import type { Browser, BrowserContext, Page } from "playwright-core";
+import { launchBrowser } from "../../e2e/application.ts";
 import { pause, say } from "./child.ts";
 import { Line } from "./line.ts";
 import type { Machine } from "./machine.ts";
@@ -21,10 +22,7 @@ async function visit(machine: Machine, work: (visit: Visit) => Promise<boolean>)
   const address = `http://127.0.0.1:${await line.begin()}`;
   let browser: Browser | undefined;
   try {
-    browser = await chromium.launch({
-      executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-      args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--no-first-run"],
-    });
+    browser = await launchBrowser();
     const context = await browser.newContext({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
     const [name = "", value = ""] = machine.cookie.split("=");
     await context.addCookies([{ name, value, url: address }]);
