@@ -12,7 +12,7 @@ import { type Asked, type World, type Worlds, worldsOf } from "../tests/world.ts
 import { createApp, type Running } from "./app.ts";
 import { STANDINGS } from "./policy.ts";
 
-const SECONDS = Number(process.env.FUZZ_SECONDS ?? 20);
+const SECONDS = Number(process.env.FUZZ_SECONDS ?? 60);
 const SEED = process.env.FUZZ_SEED ?? String(Date.now());
 /** A world is worn out by so many requests: finds are put away, circles left. */
 const A_WORLD = 400;

@@ -27,14 +27,30 @@
     window.location.reload();
   };
 
+  const part = (name, style, text) => {
+    const made = document.createElement(name);
+    made.style.cssText = style;
+    made.textContent = text;
+    return made;
+  };
+
   const say = () => {
-    const told = document.createElement("p");
+    const told = part(
+      "div",
+      "position: fixed; inset: 0; box-sizing: border-box; padding: 12vh max(1.5rem, 50vw - 17rem); background: #171c16; color: #f3eee2; font: 1.25rem/1.5 system-ui, sans-serif",
+      "",
+    );
     told.id = "not-whole";
     told.setAttribute("role", "alert");
-    told.style.cssText =
-      "font: 1.25rem/1.5 system-ui, sans-serif; max-width: 32em; margin: 15vh auto; padding: 0 1.5rem";
-    told.textContent =
-      "Jittery Cap could not be fetched whole. It is tried again. Until there is an answer, leave the mushroom where it is.";
+    told.append(
+      part("p", "margin: 0; font-size: 3rem; font-weight: 800", "Hold"),
+      part(
+        "p",
+        "",
+        "Jittery Cap could not be fetched whole. It is tried again. Leave the mushroom where it is until then.",
+      ),
+      part("p", "", "If somebody has eaten of it, do not wait for this page: call the emergency number."),
+    );
     root()?.replaceChildren(told);
   };
 
