@@ -1,7 +1,7 @@
 /** The views by their addresses. Each is fetched when it is first opened, and kept on the device from the first visit on. */
-import LinearProgress from "@mui/material/LinearProgress";
 import { Navigate, type RouteObject, redirect } from "react-router";
 import { MOVED } from "./addresses.ts";
+import { Fetching } from "./layout/fetching.tsx";
 import { IllFault } from "./layout/ill-fault.tsx";
 import { RouteFault } from "./layout/route-fault.tsx";
 import { Whole } from "./layout/whole.tsx";
@@ -204,7 +204,7 @@ export const routes: RouteObject[] = [
   {
     element: <Whole />,
     errorElement: <RouteFault />,
-    hydrateFallbackElement: <LinearProgress aria-label="Fetching the view" />,
+    hydrateFallbackElement: <Fetching />,
     children: [{ errorElement: <RouteFault />, children: views }],
   },
 ];

@@ -1,5 +1,4 @@
 /** The whole: the view that is open, and on a phone the first level along the foot of the screen. */
-import LinearProgress from "@mui/material/LinearProgress";
 import { lazy, Suspense, useEffect } from "react";
 import { Outlet, useMatch, useNavigation } from "react-router";
 import { STOPS } from "../addresses.ts";
@@ -7,6 +6,7 @@ import { keepSettings } from "../documents/settings.ts";
 import { keepMatching } from "../documents/sync.ts";
 import { keepHere, useHere } from "../people/here.ts";
 import { keepOpening, useSealed } from "../people/sealed.ts";
+import { Fetching } from "./fetching.tsx";
 import { IllStop } from "./ill-stop.tsx";
 import { MoreMenu } from "./more-menu.tsx";
 import { Stops } from "./stops.tsx";
@@ -53,7 +53,7 @@ export function Whole() {
   const isRunning = useMatch("/finds/:id/run") !== null;
   return (
     <div className="whole">
-      {state === "loading" && <LinearProgress aria-label="Fetching the view" className="whole-loading" />}
+      {state === "loading" && <Fetching />}
       {/* what speaks up by itself comes after the view that was asked for */}
       <Suspense fallback={null}>
         <NewVersion />

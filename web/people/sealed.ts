@@ -18,10 +18,19 @@ export const useSealed = create<{ readonly is: Sealed }>()(() => ({ is: "looking
 /** The server is asked again for the key after so long, ms. */
 const ASKED_AGAIN_MS = 5000;
 
+/** A browser that does not say by then whether there is a store keeps nobody waiting for it, ms. */
+const SAYS_WITHIN_MS = 3000;
+
+/** Whether anything lies sealed here; nothing does where the browser keeps nothing. Most days nothing does. */
+const liesSealed = (): Promise<boolean> =>
+  Promise.race([
+    Dexie.exists(STORE_OF_BOXES).catch(() => false),
+    new Promise<boolean>((resolve) => setTimeout(() => resolve(false), SAYS_WITHIN_MS)),
+  ]);
+
 async function openOnce(): Promise<Sealed> {
   try {
-    // most days nothing lies sealed here, and nothing is fetched for it
-    if (!(await Dexie.exists(STORE_OF_BOXES))) return "open";
+    if (!(await liesSealed())) return "open";
     return await (await import("./change-hands.ts")).openWhatLaySealed();
   } catch (error) {
     reportError("sealed", error);
