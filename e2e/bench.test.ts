@@ -139,17 +139,21 @@ describe("the bench", () => {
   it("can be installed: the manifest names it, and its pictures are there", async () => {
     const { page, context } = await application.open(DESK, "offline");
     await page.goto(application.address);
-    const address = await page.locator('link[rel="manifest"]').getAttribute("href");
-    const manifest = (await (await page.request.get(`${application.address}${address}`)).json()) as {
+    const address = new URL(
+      (await page.locator('link[rel="manifest"]').getAttribute("href")) ?? "",
+      application.address,
+    );
+    const manifest = (await (await page.request.get(address.href)).json()) as {
       name: string;
       display: string;
+      start_url: string;
       icons: { src: string; sizes: string }[];
     };
     expect(manifest).to.include({ name: "Jittery Cap", display: "standalone" });
+    // addresses of a manifest are told from where it lies itself (W3C Web Application Manifest)
+    expect(new URL(manifest.start_url, address).pathname).to.equal("/finds");
     for (const icon of manifest.icons) {
-      const picture = await sharp(
-        await (await page.request.get(`${application.address}${icon.src}`)).body(),
-      ).metadata();
+      const picture = await sharp(await (await page.request.get(new URL(icon.src, address).href)).body()).metadata();
       expect(`${picture.width}x${picture.height}`).to.equal(icon.sizes);
     }
     await context.close();
