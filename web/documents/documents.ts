@@ -205,6 +205,19 @@ const NOT_HERE = {
   faults: [{ path: "(root)", message: "this device does not hold it, or cannot read it" }],
 } as const;
 
+/**
+ * Keeps all that is kept within, or nothing of it: whoever goes away in the middle leaves no half behind.
+ * @param work what is kept; it waits for nothing but this store
+ * @throws what work throws; then nothing of it was kept
+ */
+export async function together<Result>(work: () => Promise<Result>): Promise<Result> {
+  const { documents, queue, undo, troubles, files } = device;
+  const result = await device.transaction("rw", documents, queue, undo, troubles, files, work);
+  // what was told from within was told before it was there
+  nudge();
+  return result;
+}
+
 /** What a touch makes of a row. */
 function madeOf<Name extends KindName>(
   name: Name,

@@ -5,7 +5,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { keepTouch, touchNow } from "../documents/documents.ts";
+import { keepTouch, together, touchNow } from "../documents/documents.ts";
 import { make } from "../documents/keep-fields.ts";
 import { Section } from "../layout/section.tsx";
 import { ExpectedDry } from "./expected-dry.tsx";
@@ -53,27 +53,29 @@ export function PutUp({ kitchen }: { readonly kitchen: Kitchen }) {
     if (!canPut || first === undefined) return;
     const at = new Date().toISOString();
     const code = newCode(new Set(kitchen.batches.map(({ content }) => content.code)), chance);
-    await make("batch", {
-      code,
-      way,
-      kinds: first.kinds,
-      from: items.map(({ find, body }) => ({ find, body })),
-      madeAt: at,
-      gramsIn: items.reduce((sum, one) => sum + one.grams, 0),
-      ticks: [...ticked].flatMap((one) => {
-        const [find, code] = one.split(" ");
-        const tick = tickSchema.safeParse({ find, code, at });
-        return tick.success && items.some((item) => item.find === find) ? [tick.data] : [];
-      }),
-      took: [],
-      recalls: [],
+    await together(async () => {
+      await make("batch", {
+        code,
+        way,
+        kinds: first.kinds,
+        from: items.map(({ find, body }) => ({ find, body })),
+        madeAt: at,
+        gramsIn: items.reduce((sum, one) => sum + one.grams, 0),
+        ticks: [...ticked].flatMap((one) => {
+          const [find, code] = one.split(" ");
+          const tick = tickSchema.safeParse({ find, code, at });
+          return tick.success && items.some((item) => item.find === find) ? [tick.data] : [];
+        }),
+        took: [],
+        recalls: [],
+      });
+      for (const { find, body } of items)
+        await keepTouch(
+          "find",
+          find,
+          touchNow([{ kind: "set-body", body, field: "parted", value: { how: "emptied", at } }]),
+        );
     });
-    for (const { find, body } of items)
-      await keepTouch(
-        "find",
-        find,
-        touchNow([{ kind: "set-body", body, field: "parted", value: { how: "emptied", at } }]),
-      );
     void navigate(`/kitchen/store/${code}`);
   };
   if (food.length === 0) return null;

@@ -3,6 +3,7 @@ import { newFind } from "@jittery-cap/core";
 import { batchSchema, leftOf, mealSchema, type Share } from "@jittery-cap/core/kitchen";
 import { expect } from "chai";
 import { uuidv7 } from "uuidv7";
+import { device } from "../documents/device.ts";
 import { isReadable, listKept, makeDocument, readKept } from "../documents/documents.ts";
 import { make } from "../documents/keep-fields.ts";
 import { serveMeal } from "./serve-meal.ts";
@@ -90,5 +91,46 @@ describe("a served meal", () => {
     });
     expect(wrong).to.contain("grams");
     expect((await readKept("find", find.id))?.content.bodies[0]?.parted).to.equal(undefined);
+  });
+
+  it("is written down whole or not at all, when this device breaks off in the middle", async () => {
+    const find = newFind(uuidv7(), AT);
+    await makeDocument("find", find.id, find);
+    const id = await make(
+      "meal",
+      mealSchema.parse({
+        at: AT,
+        items: [{ find: find.id, body: "A", kinds: ["boletus-edulis"], grams: 200 }],
+        seats: [{ person: JORUN }],
+        ticks: [],
+        stove: { rings: 1, pans: 1, pots: 0, hands: 1 },
+        pans: [],
+      }),
+    );
+    const before = (await listKept("tasting", 10)).length;
+    const waiting = await device.queue.count();
+    const serving = {
+      id,
+      meal: (await readKept("meal", id))?.content ?? expect.fail("there is no meal"),
+      portions: [{ person: JORUN, kind: "boletus-edulis", grams: 15 }],
+      shares: [{ person: JORUN, kind: "boletus-edulis", most: 15, refusals: ["new-kind" as const], why: undefined }],
+      batches: [],
+    };
+    const full = () => {
+      throw new DOMException("the disk is full", "QuotaExceededError");
+    };
+    // the tasting is the last that is written
+    device.documents.hook("creating", full);
+    const ended = await serveMeal(serving).then(
+      () => "kept",
+      () => "broken off",
+    );
+    device.documents.hook("creating").unsubscribe(full);
+    expect(ended).to.equal("broken off");
+    expect((await readKept("meal", id))?.content.served).to.equal(undefined);
+    expect((await readKept("find", find.id))?.content.bodies[0]?.parted).to.equal(undefined);
+    expect(await device.queue.count()).to.equal(waiting);
+    expect(await serveMeal(serving)).to.equal(undefined);
+    expect((await listKept("tasting", 10)).length).to.equal(before + 1);
   });
 });

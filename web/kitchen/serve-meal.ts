@@ -1,6 +1,6 @@
 /** A serving written down: what was had, what left basket and store by it, and the tastings that begin with it. */
 import { kindKey, type Meal, type Portion, type Share, TASTING_STEPS } from "@jittery-cap/core/kitchen";
-import { type Kept, keepTouch, touchNow } from "../documents/documents.ts";
+import { type Kept, keepTouch, together, touchNow } from "../documents/documents.ts";
 import { make, setFields } from "../documents/keep-fields.ts";
 
 interface Serving {
@@ -11,19 +11,35 @@ interface Serving {
   readonly batches: readonly Kept<"batch">[];
 }
 
+/** A serving that cannot be written down whole. */
+class Refused extends Error {}
+
 /**
- * Writes a serving down, takes what was cooked out of basket and store, and begins the tastings of those to whom a kind is new.
+ * Writes a serving down, takes what was cooked out of basket and store, and begins the tastings of those to whom a kind is new:
+ * all of it or nothing.
  * @returns what was wrong with it; then nothing was done
  */
-export async function serveMeal({ id, meal, portions, shares, batches }: Serving): Promise<string | undefined> {
+export async function serveMeal(serving: Serving): Promise<string | undefined> {
+  try {
+    await together(() => written(serving));
+    return undefined;
+  } catch (error) {
+    if (error instanceof Refused) return error.message;
+    throw error;
+  }
+}
+
+async function written({ id, meal, portions, shares, batches }: Serving): Promise<void> {
   const at = new Date().toISOString();
-  const refused = await setFields("meal", id, { served: { at, portions: [...portions] } });
-  if (refused !== undefined) return refused;
+  orThrow(await setFields("meal", id, { served: { at, portions: [...portions] } }));
   for (const item of meal.items) {
     const jar = batches.find((one) => one.id === item.batch);
     if (jar !== undefined)
-      await setFields("batch", jar.id, { took: [...jar.content.took, { at, grams: item.grams, how: "eaten" }] });
+      orThrow(
+        await setFields("batch", jar.id, { took: [...jar.content.took, { at, grams: item.grams, how: "eaten" }] }),
+      );
     else if (item.batch === undefined)
+      // a find that this device does not hold any more cannot be emptied here; that it was eaten is told all the same
       await keepTouch(
         "find",
         item.find,
@@ -46,5 +62,8 @@ export async function serveMeal({ id, meal, portions, shares, batches }: Serving
       felt: [],
     });
   }
-  return undefined;
+}
+
+function orThrow(fault: string | undefined): void {
+  if (fault !== undefined) throw new Refused(fault);
 }

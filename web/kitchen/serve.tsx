@@ -32,6 +32,7 @@ const gramsOf = (pot: readonly KindInPot[]) =>
 export function Serve({ id, meal, kitchen, pot, shares, open }: ServeProps) {
   const grams = gramsOf(pot);
   const suggested = sharedOut(shares, grams);
+  const [refusal, setRefusal] = useState<string>();
   const [told, setTold] = useState<ReadonlyMap<string, number>>(new Map());
   const portions: readonly Portion[] = suggested
     .map((one) => ({ ...one, grams: told.get(`${one.person} ${one.kind}`) ?? one.grams }))
@@ -69,12 +70,21 @@ export function Serve({ id, meal, kitchen, pot, shares, open }: ServeProps) {
           {words}
         </p>
       ))}
+      {refusal !== undefined && (
+        <p role="alert" className="stands">
+          Not served: {refusal}.
+        </p>
+      )}
       <div className="actions above">
         <Button
           variant="contained"
           size="large"
           disabled={cannot}
-          onClick={() => void serveMeal({ id, meal, portions, shares, batches: kitchen.batches })}
+          onClick={() =>
+            void serveMeal({ id, meal, portions, shares, batches: kitchen.batches }).then(setRefusal, () =>
+              setRefusal("this device could not keep it; nothing of it is written down"),
+            )
+          }
         >
           Served, now
         </Button>

@@ -7,7 +7,7 @@ import { useState } from "react";
 import { Link as RouterLink } from "react-router";
 import { findPath } from "../addresses.ts";
 import type { ShownDecision } from "../documents/decisions.ts";
-import { keepTouch, touchNow } from "../documents/documents.ts";
+import { keepTouch, together, touchNow } from "../documents/documents.ts";
 import { beginApart } from "../session/begin-find.ts";
 import { BodyPicture } from "./body-picture.tsx";
 import { KitchenFrame } from "./kitchen-frame.tsx";
@@ -115,11 +115,13 @@ function OnTable({ carried: { find, body, label }, decision, sorted, onStranger 
     );
   const apart = async () => {
     await say("stranger");
-    const split = now === undefined ? undefined : await beginApart(now, [body]);
+    const split = await together(async () => {
+      const begun = now === undefined ? undefined : await beginApart(now, [body]);
+      if (begun !== undefined) await keepTouch("find", find, touchNow([...begun.changes]));
+      return begun;
+    });
     // a lone body is its find: it is judged where it is
-    if (split === undefined) return onStranger({ id: find, body });
-    await keepTouch("find", find, touchNow([...split.changes]));
-    onStranger({ id: split.id, body });
+    onStranger({ id: split?.id ?? find, body });
   };
   return (
     <li className="table-body" data-table={`${find} ${body}`} data-sorted={sorted ?? "open"}>

@@ -8,7 +8,7 @@ import {
   trackPointSchema,
 } from "@jittery-cap/core/season";
 import { device } from "../documents/device.ts";
-import { isReadable, keptAbout, listKept } from "../documents/documents.ts";
+import { isReadable, keptAbout, listKept, together } from "../documents/documents.ts";
 import { make } from "../documents/keep-fields.ts";
 
 export async function keepPoint(outing: string, point: TrackPoint): Promise<void> {
@@ -40,8 +40,11 @@ export async function keepWithRecord(outing: string): Promise<number> {
   if ((await keptAbout("track", outing)).length > 0) return 0;
   const { legs } = await trackOf(outing);
   const points = legs.flatMap((leg) => simplified(leg));
-  for (let from = 0; from < points.length; from += MOST_POINTS)
-    await make("track", { about: outing, points: points.slice(from, from + MOST_POINTS) });
+  // all pieces or none: with one of them there, the rest would be taken for kept
+  await together(async () => {
+    for (let from = 0; from < points.length; from += MOST_POINTS)
+      await make("track", { about: outing, points: points.slice(from, from + MOST_POINTS) });
+  });
   return points.length;
 }
 
