@@ -13,10 +13,26 @@ import { makeNothingToday } from "./nothing-today.ts";
 import { drawnLook, makeOneLook } from "./one-look.ts";
 import { allSkills } from "./skills.ts";
 import { makeTheseTwo } from "./these-two.ts";
+import { toldDrawing } from "./told-drawings.ts";
 import { makeUnderTheLamp } from "./under-the-lamp.ts";
 
 const seedText = fc.string({ minLength: 1, maxLength: 12 });
 const drawn = Object.keys(DRAWN_CHARACTERS).filter(isCharacterId);
+
+describe("a drawing told in words", () => {
+  it("tells more than a word", () => {
+    let told = 0;
+    for (const character of drawn)
+      for (const state of definitionOf(character).states) {
+        const words = toldDrawing(character, state);
+        if (words === undefined) continue;
+        told += 1;
+        expect(words.split(" ").length, `${character} ${state}`).to.be.greaterThan(1);
+        expect(words, `${character} ${state}`).to.have.length.greaterThan(10);
+      }
+    expect(told).to.be.greaterThan(50);
+  });
+});
 
 describe("a made find", () => {
   it("of each sheet is judged as that sheet's: no danger is ruled out on a find of its own, no sought kind contradicted", () => {

@@ -123,7 +123,7 @@ export const STATE_GLOSSES: StateGlosses = {
   base: {
     tapered: "thinner towards its lower end.",
     rooting: "drawn out like a root.",
-    bulb: "swollen.",
+    bulb: "swollen into a round knob.",
     "abrupt-bulb": "swollen with a sharp edge on top.",
     "gutter-bulb": "swollen, with a gutter round the stem.",
     "clasping-rim": "a low rim clasps the stem.",
