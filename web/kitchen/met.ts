@@ -4,6 +4,7 @@ import { useLiveQuery } from "dexie-react-hooks";
 import { useEffect, useState } from "react";
 import { device } from "../documents/device.ts";
 import { opinionsOf } from "../documents/opinions.ts";
+import { askUntilAnswered } from "../worker/ask-again.ts";
 import { askEvidence, askJudge } from "../worker/judge.ts";
 
 const NONE: ReadonlyMap<string, ReadonlySet<ConditionCode>> = new Map();
@@ -24,17 +25,27 @@ export function useMet(finds: readonly Find[]): ReadonlyMap<string, ReadonlySet<
   const about = `${opinions} ${JSON.stringify(finds)}`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the finds are new at each drawing; what they hold is not
   useEffect(() => {
-    let overtaken = false;
     const ask = async () => {
       const told = new Map<string, ReadonlySet<ConditionCode>>();
+      let isWhole = true;
+      const none = (): ReadonlySet<ConditionCode> => {
+        isWhole = false;
+        return new Set();
+      };
       // one after another: each is a judgement with all its evidence
-      for (const find of finds) told.set(find.id, await metOf(find).catch(() => new Set<ConditionCode>()));
-      if (!overtaken) setMet({ about, told });
+      for (const find of finds) told.set(find.id, await metOf(find).catch(none));
+      return { told, isWhole };
     };
-    void ask();
-    return () => {
-      overtaken = true;
-    };
+    let last: Awaited<ReturnType<typeof ask>> | undefined;
+    return askUntilAnswered({
+      ask: async () => {
+        last = await ask();
+        if (!last.isWhole) throw new Error("the judge could not be had for some of them");
+        return last;
+      },
+      onReply: ({ told }) => setMet({ about, told }),
+      onFailure: () => last !== undefined && setMet({ about, told: last.told }),
+    }).stop;
   }, [about]);
   return met?.about === about ? met.told : NONE;
 }

@@ -3,8 +3,9 @@ import type { Verdict } from "@jittery-cap/core";
 import { useEffect, useState } from "react";
 import type { Kept } from "../documents/documents.ts";
 import { standingSummary } from "../documents/verdicts.ts";
+import { type Asking, askUntilAnswered } from "../worker/ask-again.ts";
 
-/** "working" while it is judged, "failed" where the judge cannot be had. */
+/** "working" while it is judged, "failed" while the judge cannot be had. */
 export type FindStanding = Verdict | "working" | "failed";
 
 let line: Promise<unknown> = Promise.resolve();
@@ -16,18 +17,21 @@ export function useStanding(find: Kept<"find">): FindStanding {
   // biome-ignore lint/correctness/useExhaustiveDependencies: the id and the revision are the record
   useEffect(() => {
     let isGone = false;
-    const ask = async () => {
+    let asking: Asking | undefined;
+    const ask = () => {
       // scrolled past before its turn came: nobody asks any more
       if (isGone) return;
-      const standing = await standingSummary(find).then(
-        (summary): FindStanding => summary.verdict,
-        (): FindStanding => "failed",
-      );
-      if (!isGone) setKnown({ of, standing });
+      asking = askUntilAnswered({
+        ask: () => standingSummary(find),
+        onReply: ({ verdict }) => setKnown({ of, standing: verdict }),
+        onFailure: () => setKnown({ of, standing: "failed" }),
+      });
+      return asking.first;
     };
     line = line.then(ask, ask);
     return () => {
       isGone = true;
+      asking?.stop();
     };
   }, [of]);
   return known?.of === of ? known.standing : "working";

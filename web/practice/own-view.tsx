@@ -10,6 +10,7 @@ import { isReadable, listKept } from "../documents/documents.ts";
 import { BodiesRow } from "../specimen/bodies-row.tsx";
 import type { ShownAnswer } from "../standing/shown-answer.ts";
 import { VERDICT_WORDS } from "../standing/verdict-words.ts";
+import { askUntilAnswered } from "../worker/ask-again.ts";
 import { askJudge } from "../worker/judge.ts";
 import type { SheetLine } from "../worker/judge.worker.ts";
 import { askPractice } from "./ask-practice.ts";
@@ -90,18 +91,15 @@ function OneOwn({ find, practice, onNext }: OneOwnProps) {
   const [isFailed, setFailed] = useState(false);
   const [refusal, setRefusal] = useState<string>();
   useEffect(() => {
-    let isOver = false;
-    Promise.all([askJudge(find), askPractice("dangers")]).then(
-      ([told, all]) => {
-        if (isOver) return;
+    return askUntilAnswered({
+      ask: () => Promise.all([askJudge(find), askPractice("dangers")]),
+      onReply: ([told, all]) => {
+        setFailed(false);
         setAnswer(told);
         setNamed(toChoose(told, all, find.id));
       },
-      () => !isOver && setFailed(true),
-    );
-    return () => {
-      isOver = true;
-    };
+      onFailure: () => setFailed(true),
+    }).stop;
   }, [find]);
   const isTold = sure !== undefined && answer !== undefined;
   const least = answer?.dangers[0]?.mistakes ?? 0;

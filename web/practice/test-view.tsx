@@ -6,6 +6,7 @@ import { useEffect, useMemo, useState } from "react";
 import { useParams } from "react-router";
 import { useShelf } from "../sheets/use-shelf.ts";
 import { VERDICT_WORDS } from "../standing/verdict-words.ts";
+import { askUntilAnswered } from "../worker/ask-again.ts";
 import { askPractice } from "./ask-practice.ts";
 import { Covered, NoExercise, PracticeFrame } from "./practice-frame.tsx";
 import { keepTry, sittings } from "./use-practice.ts";
@@ -25,7 +26,11 @@ export function TestView() {
     return of.flatMap(({ content }) => content.tries);
   }, [seed]);
   useEffect(() => {
-    askPractice("test", seed).then(setItems, () => setFailed(true));
+    const onReply = (told: readonly TestItem[]) => {
+      setFailed(false);
+      setItems(told);
+    };
+    return askUntilAnswered({ ask: () => askPractice("test", seed), onReply, onFailure: () => setFailed(true) }).stop;
   }, [seed]);
   const done = useMemo(() => new Map((tries ?? []).map((one) => [one.seed, one])), [tries]);
   const next = items?.findIndex((item) => !done.has(item.seed));

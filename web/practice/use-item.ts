@@ -3,6 +3,7 @@ import type { Exercise, Try } from "@jittery-cap/core/trainer";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { uuidv7 } from "uuidv7";
+import { askUntilAnswered } from "../worker/ask-again.ts";
 import type { Item } from "../worker/practice-room.ts";
 import { askPractice } from "./ask-practice.ts";
 import { keepTry, type Practice } from "./use-practice.ts";
@@ -32,22 +33,19 @@ export function useItem(practice: Practice | undefined, asked: Exercise | undefi
   const isReady = practice !== undefined;
   // biome-ignore lint/correctness/useExhaustiveDependencies: a turn asks anew, whatever it is the number of
   useEffect(() => {
-    let isOver = false;
     setItem(undefined);
     setState("looking");
     const learning = latest.current?.learning();
-    if (learning !== undefined)
-      askPractice("next", learning, turn === 0 && word !== null ? word : uuidv7(), asked).then(
-        (made) => {
-          if (isOver) return;
-          setItem(made);
-          setState(made === undefined ? "none" : "ready");
-        },
-        () => !isOver && setState("failed"),
-      );
-    return () => {
-      isOver = true;
-    };
+    if (learning === undefined) return;
+    const seed = turn === 0 && word !== null ? word : uuidv7();
+    return askUntilAnswered({
+      ask: () => askPractice("next", learning, seed, asked),
+      onReply: (made) => {
+        setItem(made);
+        setState(made === undefined ? "none" : "ready");
+      },
+      onFailure: () => setState("failed"),
+    }).stop;
   }, [isReady, asked, turn]);
   const next = useCallback(() => setTurn((now) => now + 1), []);
   const keep: ShownItem["keep"] = (one) => {

@@ -11,6 +11,7 @@ import { isReadable, type Kept, listKept, readRow } from "../documents/documents
 import { make, setFields } from "../documents/keep-fields.ts";
 import { countedOf, decidedOf } from "../season/counted.ts";
 import { dayOf } from "../season/local-day.ts";
+import { askUntilAnswered } from "../worker/ask-again.ts";
 import type { Learning } from "../worker/practice-room.ts";
 import { askPractice } from "./ask-practice.ts";
 
@@ -83,17 +84,16 @@ export function usePractice(): Practice | undefined {
   const [today, setToday] = useState<Today>();
   const [isFailed, setFailed] = useState(false);
   useEffect(() => {
-    let isOver = false;
-    ownLog()
-      .then(async (log) => {
-        const ids = await askPractice("weakInLog", log);
-        const sought = [...new Set(log.finds.flatMap(({ takenFor }) => takenFor ?? []))];
-        if (!isOver) setWeak({ ids, sought });
-      })
-      .catch(() => !isOver && setFailed(true));
-    return () => {
-      isOver = true;
+    const ask = async () => {
+      const log = await ownLog();
+      const ids = await askPractice("weakInLog", log);
+      return { ids, sought: [...new Set(log.finds.flatMap(({ takenFor }) => takenFor ?? []))] };
     };
+    const onReply = (told: Awaited<ReturnType<typeof ask>>) => {
+      setFailed(false);
+      setWeak(told);
+    };
+    return askUntilAnswered({ ask, onReply, onFailure: () => setFailed(true) }).stop;
   }, []);
   const learning = useMemo(() => {
     if (kept === undefined || weak === undefined) return undefined;
@@ -111,15 +111,16 @@ export function usePractice(): Practice | undefined {
     };
   }, [kept, weak, region, learnedIn]);
   useEffect(() => {
-    let isOver = false;
-    if (learning !== undefined)
-      askPractice("today", learning()).then(
-        (told) => !isOver && setToday(told),
-        () => !isOver && setFailed(true),
-      );
-    return () => {
-      isOver = true;
+    if (learning === undefined) return;
+    const onReply = (told: Today) => {
+      setFailed(false);
+      setToday(told);
     };
+    return askUntilAnswered({
+      ask: () => askPractice("today", learning()),
+      onReply,
+      onFailure: () => setFailed(true),
+    }).stop;
   }, [learning]);
   if (isFailed) return { tries: kept ?? [], learning: learning ?? NOBODY, today, isFailed };
   return kept === undefined || learning === undefined ? undefined : { tries: kept, learning, today, isFailed };

@@ -1,7 +1,8 @@
 /** A whole find: it stands there undrawn; looks cost minutes; leave, hold or basket; the nearest danger and its distance. */
 import type { Verdict } from "@jittery-cap/core";
-import type { TakenLook } from "@jittery-cap/core/trainer";
+import type { Said, TakenLook } from "@jittery-cap/core/trainer";
 import { useEffect, useRef, useState } from "react";
+import { type Asking, askUntilAnswered } from "../worker/ask-again.ts";
 import type { Item, WholeState, WholeTold } from "../worker/practice-room.ts";
 import { askResult, askWhole } from "./ask-practice.ts";
 import { type ExerciseParts, GoOn } from "./exercise-parts.tsx";
@@ -37,30 +38,39 @@ export function WholeExercise({ item, title, ...parts }: WholeExerciseProps) {
   // a second touch before the answer is there is the same one
   const isSaid = useRef(false);
   useEffect(() => {
-    let isOver = false;
-    askWhole(item.sheet, item.seed, looks, item.skill).then(
-      (now) => !isOver && setState(now),
-      () => !isOver && setFailed(true),
-    );
-    return () => {
-      isOver = true;
+    const onReply = (now: WholeState) => {
+      setFailed(false);
+      setState(now);
     };
+    return askUntilAnswered({
+      ask: () => askWhole(item.sheet, item.seed, looks, item.skill),
+      onReply,
+      onFailure: () => setFailed(true),
+    }).stop;
   }, [item, looks]);
+  const telling = useRef<Asking>(undefined);
+  useEffect(() => () => telling.current?.stop(), []);
 
-  const finish = async (tenths: number) => {
+  const finish = (tenths: number) => {
     if (verdict === undefined || isSaid.current) return;
     isSaid.current = true;
     const said = { verdict, nearest: nearest?.sheet, mistakes: nearest?.mistakes, sure: tenths / TENTHS };
-    const result = await askResult(item.sheet, item.seed, looks, said).catch(() => undefined);
-    if (result === undefined) {
-      setFailed(true);
-      return;
-    }
-    setTold(result);
+    telling.current = askUntilAnswered({
+      ask: () => askResult(item.sheet, item.seed, looks, said),
+      onReply: (result) => {
+        setFailed(false);
+        setTold(result);
+        keep(result, said);
+      },
+      onFailure: () => setFailed(true),
+    });
+  };
+
+  const keep = (result: WholeTold, said: Said) =>
     parts.keep({
       isRight: result.isRight,
       sure: said.sure,
-      verdict,
+      verdict: said.verdict,
       kind: item.sheet,
       isLetThrough: result.isLetThrough,
       isThrownAway: result.isThrownAway,
@@ -70,7 +80,6 @@ export function WholeExercise({ item, title, ...parts }: WholeExerciseProps) {
       ...(result.isDistanceRight === undefined ? {} : { isDistanceRight: result.isDistanceRight }),
       looks: looks.map(({ test, body }) => ({ test, ...(body === undefined ? {} : { body }) })),
     });
-  };
 
   if (isFailed || state === undefined)
     return (

@@ -14,6 +14,7 @@ import type { FindStatus } from "../layout/state-of-view.tsx";
 import { ME } from "../people/here.ts";
 import type { ShownAnswer } from "../standing/shown-answer.ts";
 import type { AnswerState } from "../standing/verdict-words.ts";
+import { type Asking, askUntilAnswered } from "../worker/ask-again.ts";
 import { askJudge } from "../worker/judge.ts";
 import { beginApart } from "./begin-find.ts";
 import { type Against, comparisonWith } from "./comparison.ts";
@@ -101,18 +102,21 @@ export function findSession(id: string, weigh: (change: Change) => Change = (cha
   /** The record of that revision, as it was shown. */
   let keptContent: Find | undefined;
 
-  /** Only the answer to the latest record is shown; an overtaken one is dropped. */
+  let asking: Asking | undefined;
+
+  /** Only the answer to the latest record is shown; an overtaken one is dropped. Held until there is one. */
   const judgeNow = (find: Find): Promise<void> => {
     set({ answerState: "working" });
-    return askJudge(find).then(
-      (answer) => {
+    asking?.stop();
+    asking = askUntilAnswered({
+      ask: () => askJudge(find),
+      onReply: (answer) => {
         const { find: now, answer: before, lastMove } = get();
         if (now === find) set({ answer, answerState: "fresh", lastMove: whatChanged(before, answer) ?? lastMove });
       },
-      () => {
-        if (get().find === find) set({ answerState: "failed" });
-      },
-    );
+      onFailure: () => get().find === find && set({ answerState: "failed" }),
+    });
+    return asking.first;
   };
 
   /** Shows the document as this device or another made it anew; what can be undone is asked of the server. */
@@ -156,6 +160,7 @@ export function findSession(id: string, weigh: (change: Change) => Change = (cha
   };
 
   const close = () => {
+    asking?.stop();
     opening += 1;
     stopFollowing?.();
     stopFollowing = undefined;

@@ -24,7 +24,8 @@ const NEAR = 2;
 
 /** The first reason; for a basket what has to happen first, since that is the more urgent to read. */
 function sentence(answer: ShownAnswer | undefined, state: AnswerState): string | undefined {
-  if (state === "failed") return "The answer could not be worked out on this device. Until it can, this is held.";
+  if (state === "failed")
+    return "The answer could not be worked out on this device. It is tried again; until then, this is held.";
   if (answer === undefined || state === "working") return "Working it out.";
   const [condition] = answer.conditions ?? [];
   return condition === undefined
