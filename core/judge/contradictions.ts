@@ -52,7 +52,7 @@ export function agreementOf(
   conditions: Conditions | undefined,
   every: boolean,
 ): Agreement {
-  const listed = listedAt(sheet.characters[look.character], look.character, age);
+  const listed = listedAt(sheet, look.character, age);
   if (listed === undefined) return SILENT;
   const all = every && look.body !== "site";
   const accepted = every ? listed.acceptedOfSought : listed.acceptedOfDangers;
@@ -86,19 +86,27 @@ interface Listed {
 const LISTED = new WeakMap<AgeTable, Map<Age | undefined, Listed | undefined>>();
 
 /** A body of unknown age may be of any; an age of which a sheet says nothing leaves it silent. */
-function listedAt(byAge: AgeTable | undefined, character: CharacterId, age: Age | undefined): Listed | undefined {
+function listedAt(sheet: Sheet, character: CharacterId, age: Age | undefined): Listed | undefined {
+  const byAge = sheet.characters[character];
   if (byAge === undefined) return undefined;
   let byOneAge = LISTED.get(byAge);
   if (byOneAge === undefined) {
+    const never = sheet.never.filter((one) => one.character === character).flatMap((one) => one.states);
     byOneAge = new Map(
-      [...AGES, undefined].map((one) => [one, listing(byAge, character, one === undefined ? AGES : [one])]),
+      [...AGES, undefined].map((one) => [one, listing(byAge, character, one === undefined ? AGES : [one], never)]),
     );
     LISTED.set(byAge, byOneAge);
   }
   return byOneAge.get(age);
 }
 
-function listing(byAge: AgeTable, character: CharacterId, ages: readonly Age[]): Listed | undefined {
+/** @param never what nobody takes for one of the states that the kind shows */
+function listing(
+  byAge: AgeTable,
+  character: CharacterId,
+  ages: readonly Age[],
+  never: readonly string[],
+): Listed | undefined {
   const tables = ages.map((age) => byAge[age]).filter((table) => table !== undefined);
   if (tables.length < ages.length) return undefined;
   const states = [...new Set(tables.flatMap((table) => Object.keys(table)))];
@@ -107,7 +115,10 @@ function listing(byAge: AgeTable, character: CharacterId, ages: readonly Age[]):
   );
   return {
     states,
-    acceptedOfDangers: new Set([...states, ...common.flatMap((state) => dangerNeighbours(character, state))]),
+    acceptedOfDangers: new Set([
+      ...states,
+      ...common.flatMap((state) => dangerNeighbours(character, state).filter((one) => !never.includes(one))),
+    ]),
     acceptedOfSought: new Set([...states, ...states.flatMap((state) => soughtNeighbours(character, state))]),
   };
 }
@@ -155,12 +166,12 @@ function seenWords(look: Look): string {
 
 /** What a sheet lists of a character at an age. */
 export function listedStates(sheet: Sheet, character: CharacterId, age: Age | undefined): readonly string[] {
-  return listedAt(sheet.characters[character], character, age)?.states ?? [];
+  return listedAt(sheet, character, age)?.states ?? [];
 }
 
 /** What a kind has instead, with its name. */
 function listedWords(sheet: Sheet | undefined, character: CharacterId, age: Age | undefined): string {
-  const listed = listedAt(sheet?.characters[character], character, age)?.states ?? [];
+  const listed = sheet === undefined ? [] : listedStates(sheet, character, age);
   const has = wordList(listed.slice(0, 4).map((state) => stateWords(character, state)));
   return `${theKind(sheet?.names.common ?? "kind")} has ${has}${listed.length > 4 ? " and others" : ""}`;
 }

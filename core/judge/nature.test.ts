@@ -1,10 +1,12 @@
 /** Where the judgement follows nature: what is never so, what comes near, the time and the place. */
 import { expect } from "chai";
 import { assess } from "../answer/answer.ts";
+import { dangerNeighbours } from "../find/neighbours.ts";
 import { findSchema } from "../find/schema.ts";
 import { typicalFind } from "../lint/typical.ts";
 import { answerTo, bodyOf, FIELD_MUSHROOM, GRASS, mistakesTo, OLDER } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
+import { agreementOf } from "./contradictions.ts";
 import { GRACE_DAYS, isInMonths } from "./season.ts";
 
 const statusOf = (answer: ReturnType<typeof answerTo>, sheet: string) =>
@@ -25,6 +27,40 @@ describe("what a danger never shows", () => {
     expect(answer.dangers.find((one) => one.sheet === "amanita-virosa")?.bodies.map((one) => one.mistakes)).to.include(
       1,
     );
+  });
+  it("is taken for nothing that it does show, though the same word is taken for one where a sheet does not say so", () => {
+    // tan fans are never salmon-pink, and a salmon-pink fan is taken for a tan one by nobody (common practice, no source)
+    const pink = answerTo([
+      bodyOf({ underside: "pores", "cap-shape": "shelf", "cap-colour": "pink" }, { age: "mature" }),
+    ]);
+    const against = (sheet: string) =>
+      pink.dangers.find((one) => one.sheet === sheet)?.bodies.map((one) => one.mistakes);
+    expect(against("meripilus-giganteus")).to.deep.equal([1]);
+    expect(dangerNeighbours("cap-colour", "pink")).to.include("brown");
+    const silent = SHIPPED.byId.get("meripilus-giganteus");
+    if (silent === undefined) throw new Error("a sheet is missing");
+    const look = {
+      character: "cap-colour" as const,
+      states: ["pink"],
+      body: "A",
+      sure: true,
+      heated: false,
+      repeated: false,
+    };
+    const agreement = (never: typeof silent.never) =>
+      agreementOf(
+        {
+          ...silent,
+          characters: { ...silent.characters, "cap-colour": { ...silent.characters["cap-colour"] } },
+          never,
+        },
+        look,
+        "mature",
+        undefined,
+        false,
+      ).kind;
+    expect(agreement(silent.never)).to.equal("contradicts");
+    expect(agreement([])).to.equal("agrees");
   });
 });
 

@@ -37,7 +37,7 @@ export function weigh(
   const weighing =
     every && look.body !== "site" && look.states.length > 1
       ? weighEvery(column, look, masks)
-      : weighAny(column, look, masks, every);
+      : weighAny(column, look, masks, every, every ? undefined : tables.never(look.character));
   for (const row of tables.withOwnMasks(look.character)) {
     const sheet = tables.sheets[row];
     if (sheet !== undefined && weighing[row] === CONTRADICTS)
@@ -56,8 +56,17 @@ function markNever(tables: Tables, look: Look, weighing: Uint8Array): void {
     if (weighing[row] === CONTRADICTS && (seen & ~(never[row] ?? 0)) === 0) weighing[row] = NEVER;
 }
 
-/** Any one state that fits is enough. */
-function weighAny({ listed, common }: Column, look: Look, masks: readonly Mask[], sought: boolean): Weighing {
+/**
+ * Any one state that fits is enough.
+ * @param nevers of dangers: what each row never shows, and what is therefore taken for nothing that it does show
+ */
+function weighAny(
+  { listed, common }: Column,
+  look: Look,
+  masks: readonly Mask[],
+  sought: boolean,
+  nevers: Int32Array | undefined,
+): Weighing {
   let agreeing = 0;
   let near = 0;
   let hiding = 0;
@@ -68,19 +77,32 @@ function weighAny({ listed, common }: Column, look: Look, masks: readonly Mask[]
   }
   // what a sheet calls rare has no neighbours; of a sought kind every listed state has
   const having = sought ? listed : common;
+  const seen = bitsOf(look.character, look.states);
   const weighing = new Uint8Array(listed.length);
+  const nearOf = (row: number): number => {
+    const never = nevers?.[row] ?? 0;
+    return (never & seen) === 0 ? near : neighboursBeside(look, never);
+  };
   for (let row = 0; row < listed.length; row += 1) {
     const set = listed[row] ?? 0;
     weighing[row] =
       set === 0
         ? SILENT
-        : (set & agreeing) !== 0 || ((having[row] ?? 0) & near) !== 0
+        : (set & agreeing) !== 0 || ((having[row] ?? 0) & nearOf(row)) !== 0
           ? AGREES
           : (set & hiding) !== 0
             ? MASKED
             : CONTRADICTS;
   }
   return weighing;
+}
+
+/** What a danger may have been taken for: the neighbours of the states seen, but of those that it never shows. */
+function neighboursBeside(look: Look, never: number): number {
+  let near = 0;
+  for (const state of look.states)
+    if ((bitsOf(look.character, [state]) & never) === 0) near |= neighbourBits(look.character, state, false);
+  return near;
 }
 
 /** Every state has to fit, or to be reached through a mask. */

@@ -64,7 +64,7 @@ function shareBeyond(sought: Sheet, danger: Sheet, character: CharacterId, age: 
     const near = dangerNeighbours(character, state).some(
       (other) => theirs[other] !== undefined && theirs[other] !== "rare",
     );
-    if (state in theirs || near) continue;
+    if (state in theirs || (near && !never.includes(state))) continue;
     beyond += SHARE[frequency];
     if (never.includes(state) || isHardLook(character, age, [state])) hard += SHARE[frequency];
   }
