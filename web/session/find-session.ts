@@ -1,5 +1,5 @@
 /** A session: one find that is open, under its own id for as long as it is. Nothing of another find ever reaches it. */
-import type { Change, Find } from "@jittery-cap/core";
+import type { Change, Fault, Find } from "@jittery-cap/core";
 import { type ArchiveChange, applyTouches, isArchiving, type Touch } from "@jittery-cap/core/documents";
 import { mayChangeShared } from "@jittery-cap/core/people";
 import { liveQuery } from "dexie";
@@ -91,201 +91,217 @@ interface Drawn {
  * The session of one find.
  * @param weigh what a change that somebody makes comes to: what they know decides how sure it is
  */
-export function findSession(id: string, weigh: (change: Change) => Change = (change) => change): FindSession {
-  const store = createStore<FindState>()(() => CLOSED);
-  const { getState: get, setState: set } = store;
-  /** Counts openings: what an earlier one began is not shown by a later. */
-  let opening = 0;
-  let stopFollowing: (() => void) | undefined;
-  /** The revision of the document that is shown: what another tab or the server makes of it has another. */
-  let revision = -1;
-  /** The record of that revision, as it was shown. */
-  let keptContent: Find | undefined;
+export const findSession = (id: string, weigh: (change: Change) => Change = (change) => change): FindSession =>
+  new OpenFind(id, weigh);
 
-  let asking: Asking | undefined;
+const faultText = ({ path, message }: Fault): string => (path === "" ? message : `${path}: ${message}`);
+
+class OpenFind implements FindSession {
+  readonly store = createStore<FindState>()(() => CLOSED);
+  readonly id: string;
+  readonly #weigh: (change: Change) => Change;
+  /** Counts openings: what an earlier one began is not shown by a later. */
+  #opening = 0;
+  #stopFollowing: (() => void) | undefined;
+  #asking: Asking | undefined;
+  /** The revision of the document that is shown: what another tab or the server makes of it has another. */
+  #revision = -1;
+  /** The record of that revision, as it was shown. */
+  #keptContent: Find | undefined;
+
+  constructor(id: string, weigh: (change: Change) => Change) {
+    this.id = id;
+    this.#weigh = weigh;
+  }
+
+  #get = (): FindState => this.store.getState();
+  #set = (some: Partial<FindState>): void => this.store.setState(some);
+
+  open = async (): Promise<void> => {
+    this.close();
+    const mine = this.#opening;
+    const isOpen = () => this.#opening === mine;
+    this.#set({ status: "loading" });
+    const read = await readFind(this.id, isOpen);
+    const steps = await keptSteps(this.id);
+    if (!isOpen()) return;
+    if (typeof read === "string") return this.#set({ status: read });
+    this.#revision = read.revision;
+    this.#keptContent = read.content;
+    this.#set({ status: "open", find: read.content, ...(steps ?? NO_STEPS) });
+    void this.#judgeNow(read.content);
+    this.#stopFollowing = this.#follow();
+    if (steps === undefined && read.version > 1) await this.#askSteps(read.content);
+  };
+
+  close = (): void => {
+    this.#asking?.stop();
+    this.#opening += 1;
+    this.#stopFollowing?.();
+    this.#stopFollowing = undefined;
+    this.#revision = -1;
+    this.#keptContent = undefined;
+    this.store.setState(CLOSED, true);
+  };
+
+  observe = (observer: string | undefined): void => this.#set({ observer });
+
+  checkAgainst = async (sheet: string | undefined): Promise<void> => {
+    const { answer, find } = this.#get();
+    const against =
+      sheet === undefined || answer === undefined || find === undefined
+        ? undefined
+        : await comparisonWith(sheet, find, answer);
+    this.#set({ against });
+  };
+
+  change = (change: Change): void => this.changeTogether([change]);
+
+  changeTogether = (changes: readonly Change[]): void => {
+    if (changes.length > 0)
+      this.#apply(touchNow(changes.map(this.#weigh)), (step) => ({ done: [...this.#get().done, step], undone: [] }));
+  };
+
+  undo = (): void => {
+    const { done, undone } = this.#get();
+    const step = done.at(-1);
+    if (step === undefined) return;
+    const after = { done: done.slice(0, -1), undone: [...undone, step] };
+    this.#apply(touchNow(step.inverse, { undoes: step.touchId }), () => after);
+  };
+
+  redo = (): void => {
+    const { done, undone } = this.#get();
+    const step = undone.at(-1);
+    if (step === undefined) return;
+    const after = (again: Step) => ({ done: [...done, again], undone: undone.slice(0, -1) });
+    this.#apply(touchNow(step.changes, { redoes: step.touchId }), after);
+  };
+
+  split = async (bodies: readonly string[]): Promise<string | undefined> => {
+    const { find } = this.#get();
+    const apart = find === undefined ? undefined : await beginApart(find, bodies);
+    if (apart !== undefined) this.changeTogether(apart.changes);
+    return apart?.id;
+  };
 
   /** Only the answer to the latest record is shown; an overtaken one is dropped. Held until there is one. */
-  const judgeNow = (find: Find): Promise<void> => {
-    set({ answerState: "working" });
-    asking?.stop();
-    asking = askUntilAnswered({
+  #judgeNow(find: Find): Promise<void> {
+    this.#set({ answerState: "working" });
+    this.#asking?.stop();
+    this.#asking = askUntilAnswered({
       ask: () => askJudge(find),
       onReply: (answer) => {
-        const { find: now, answer: before, lastMove } = get();
-        if (now === find) set({ answer, answerState: "fresh", lastMove: whatChanged(before, answer) ?? lastMove });
+        const { find: now, answer: before, lastMove } = this.#get();
+        if (now === find)
+          this.#set({ answer, answerState: "fresh", lastMove: whatChanged(before, answer) ?? lastMove });
       },
-      onFailure: () => get().find === find && set({ answerState: "failed" }),
+      onFailure: () => this.#get().find === find && this.#set({ answerState: "failed" }),
     });
-    return asking.first;
-  };
+    return this.#asking.first;
+  }
 
   /** Shows the document as this device or another made it anew; what can be undone is asked of the server. */
-  const takeOver = ({ content, archived, revision: at }: Kept<"find">) => {
-    revision = at;
-    keptContent = content;
-    if (archived) return set({ status: "missing" });
-    set({ find: content, refusal: undefined, ...NO_STEPS });
-    void judgeNow(content);
-    void askSteps(content);
-  };
+  #takeOver({ content, archived, revision }: Kept<"find">): void {
+    this.#revision = revision;
+    this.#keptContent = content;
+    if (archived) {
+      this.#set({ status: "missing" });
+      return;
+    }
+    this.#set({ find: content, refusal: undefined, ...NO_STEPS });
+    void this.#judgeNow(content);
+    void this.#askSteps(content);
+  }
 
-  const askSteps = async (shown: Find) => {
-    const steps = await stepsOfServer(id);
-    if (steps !== undefined && get().find === shown) set(steps);
-  };
+  async #askSteps(shown: Find): Promise<void> {
+    const steps = await stepsOfServer(this.id);
+    if (steps !== undefined && this.#get().find === shown) this.#set(steps);
+  }
 
   /** Follows the document on this device: its delivery, and what others make of it while it is open. */
-  const follow = () => {
-    const subscription = liveQuery(() => device.documents.get(id)).subscribe({
+  #follow(): () => void {
+    const subscription = liveQuery(() => device.documents.get(this.id)).subscribe({
       next: (row) => {
         // another's find that is not shared any more is gone, also from under whoever looks at it
-        if (row === undefined) return set({ ...CLOSED, status: "missing" });
+        if (row === undefined) return this.#set({ ...CLOSED, status: "missing" });
         // a touch of this tab is drawn before it is kept: while one is on its way, nothing is taken over it
-        if (row.revision <= revision || underWay(id) > 0) return;
+        if (row.revision <= this.#revision || underWay(this.id) > 0) return;
         const read = readRow("find", row);
-        if (isReadable(read)) takeOver(read);
+        if (isReadable(read)) this.#takeOver(read);
       },
-      error: () => set({ refusal: NOT_KEPT }),
+      error: () => this.#set({ refusal: NOT_KEPT }),
     });
-    const stop = watchDelivery(id, (delivery, of) => {
+    const stop = watchDelivery(this.id, (delivery, of) => {
       // a touch that is on its way here is not there yet, whatever is said of the record before it
-      if (of < revision || underWay(id) > 0) return;
-      const isSaved = delivery.state === "saved" && get().delivery?.state !== "saved";
-      set({ delivery, ...(isSaved ? { savedAt: new Date() } : {}) });
+      if (of < this.#revision || underWay(this.id) > 0) return;
+      const isSaved = delivery.state === "saved" && this.#get().delivery?.state !== "saved";
+      this.#set({ delivery, ...(isSaved ? { savedAt: new Date() } : {}) });
     });
     return () => {
       subscription.unsubscribe();
       stop();
     };
-  };
+  }
 
-  const close = () => {
-    asking?.stop();
-    opening += 1;
-    stopFollowing?.();
-    stopFollowing = undefined;
-    revision = -1;
-    keptContent = undefined;
-    set(CLOSED, true);
-  };
+  /** What the core makes of a touch, or why it is not this person's to make. */
+  #applied(find: Find, touch: Touch<Change>) {
+    const shared = useShared.getState().finds.get(this.id);
+    if (shared === undefined || touch.changes.every((change) => isOwnLook(change, shared)))
+      return applyTouches(kindOf("find"), { content: find, archived: false }, [touch]);
+    const message = `This is ${shared.owner.name}'s find: ${shared.mayRecord ? ADD_YOUR_OWN : "you may look at it."}`;
+    return { ok: false as const, faults: [{ path: "", message }] };
+  }
 
-  const open = async () => {
-    close();
-    const mine = opening;
-    const isOpen = () => opening === mine;
-    set({ status: "loading" });
-    const read = await readFind(id, isOpen);
-    const steps = await keptSteps(id);
-    if (!isOpen()) return;
-    if (typeof read === "string") return set({ status: read });
-    revision = read.revision;
-    keptContent = read.content;
-    set({ status: "open", find: read.content, ...(steps ?? NO_STEPS) });
-    void judgeNow(read.content);
-    stopFollowing = follow();
-    if (steps === undefined && read.version > 1) await askSteps(read.content);
-  };
-
-  /** Applies a touch, with what can be undone after it. @returns whether the core took it */
-  const apply = (touch: Touch<Change>, stepsAfter: (step: Step) => Steps): boolean => {
-    const { find, delivery } = get();
-    if (find === undefined) return false;
-    const shared = useShared.getState().finds.get(id);
-    if (shared !== undefined && !touch.changes.every((change) => isOwnLook(change, shared))) {
-      set({
-        refusal: `This is ${shared.owner.name}'s find: ${shared.mayRecord ? ADD_YOUR_OWN : "you may look at it."}`,
-      });
-      return false;
-    }
-    const applied = applyTouches(kindOf("find"), { content: find, archived: false }, [touch]);
+  /** Applies a touch, with what can be undone after it; refused, it is said why and nothing is changed. */
+  #apply(touch: Touch<Change>, stepsAfter: (step: Step) => Steps): void {
+    const { find, delivery } = this.#get();
+    if (find === undefined) return;
+    const applied = this.#applied(find, touch);
     if (!applied.ok) {
-      set({ refusal: applied.faults.map((fault) => `${fault.path}: ${fault.message}`).join("; ") });
-      return false;
+      this.#set({ refusal: applied.faults.map(faultText).join("; ") });
+      return;
     }
     const after = applied.value.content;
     const step: Step = { touchId: touch.id, changes: touch.changes, inverse: applied.value.inverses[0] ?? [] };
     const steps = stepsAfter(step);
     const isInTrouble = delivery?.state === "conflict" || delivery?.state === "refused";
-    set({
+    this.#set({
       find: after,
       ...steps,
       refusal: undefined,
       // it is on its way from now on, and nothing says otherwise until it is there
       ...(isInTrouble ? {} : { delivery: { waiting: 1, state: "sending" as const } }),
     });
-    const answered = judgeNow(after);
-    keep(touch, { before: find, after, inverse: step.inverse }, steps, answered).catch(() =>
-      set({ refusal: NOT_KEPT }),
+    const answered = this.#judgeNow(after);
+    this.#keep(touch, { before: find, after, inverse: step.inverse }, steps, answered).catch(() =>
+      this.#set({ refusal: NOT_KEPT }),
     );
-    return true;
-  };
+  }
 
   /** Keeps a touch on this device: it begins when the touch has been drawn, and in the order of the touches. */
-  const keep = (touch: Touch<Change>, { before, after, inverse }: Drawn, steps: Steps, answered: Promise<unknown>) => {
-    const at = opening;
+  #keep(touch: Touch<Change>, { before, after, inverse }: Drawn, steps: Steps, answered: Promise<unknown>) {
+    const { id } = this;
+    const at = this.#opening;
     const write = async () => {
       // where nobody was between, what was drawn is what is kept
-      const drawn = keptContent === before ? { revision, content: after, archived: false, inverse } : undefined;
+      const drawn =
+        this.#keptContent === before
+          ? { revision: this.#revision, content: after, archived: false, inverse }
+          : undefined;
       const kept = await keepTouch("find", id, touch, () => keepSteps(id, steps), drawn);
-      if (opening !== at) return;
-      if (!kept.ok) return set({ refusal: kept.faults.map((fault) => fault.message).join("; ") });
+      if (this.#opening !== at) return;
+      if (!kept.ok) return this.#set({ refusal: kept.faults.map((fault) => fault.message).join("; ") });
       const { content, revision: now } = kept.value.kept;
-      const isAhead = now > revision + 1;
-      revision = now;
-      keptContent = drawn === undefined ? content : after;
+      const isAhead = now > this.#revision + 1;
+      this.#revision = now;
+      this.#keptContent = drawn === undefined ? content : after;
       // another tab was between: what is shown is what both made of it
       if (isAhead && underWay(id) === 1) {
-        set({ find: content });
-        void judgeNow(content);
+        this.#set({ find: content });
+        void this.#judgeNow(content);
       }
     };
     return onItsWay(id, write, answered);
-  };
-
-  const changeTogether = (changes: readonly Change[]) => {
-    if (changes.length > 0)
-      apply(touchNow(changes.map(weigh)), (step) => ({ done: [...get().done, step], undone: [] }));
-  };
-
-  return {
-    id,
-    store,
-    open,
-    close,
-    changeTogether,
-    change: (change) => changeTogether([change]),
-    observe: (observer) => set({ observer }),
-
-    checkAgainst: async (sheet) => {
-      const { answer, find } = get();
-      const against =
-        sheet === undefined || answer === undefined || find === undefined
-          ? undefined
-          : await comparisonWith(sheet, find, answer);
-      set({ against });
-    },
-
-    undo: () => {
-      const { done, undone } = get();
-      const step = done.at(-1);
-      if (step === undefined) return;
-      const after = { done: done.slice(0, -1), undone: [...undone, step] };
-      apply(touchNow(step.inverse, { undoes: step.touchId }), () => after);
-    },
-
-    redo: () => {
-      const { done, undone } = get();
-      const step = undone.at(-1);
-      if (step === undefined) return;
-      const after = (again: Step) => ({ done: [...done, again], undone: undone.slice(0, -1) });
-      apply(touchNow(step.changes, { redoes: step.touchId }), after);
-    },
-
-    split: async (bodies) => {
-      const { find } = get();
-      const apart = find === undefined ? undefined : await beginApart(find, bodies);
-      if (apart !== undefined) changeTogether(apart.changes);
-      return apart?.id;
-    },
-  };
+  }
 }
