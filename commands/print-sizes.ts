@@ -25,10 +25,27 @@ function closureOf(manifest: z.infer<typeof manifestSchema>, names: readonly str
   return found;
 }
 
+/** Files of which each needs the other first: one of them would run before what it needs. */
+function circlesIn(manifest: z.infer<typeof manifestSchema>): readonly string[] {
+  const done = new Set<string>();
+  const circles: string[] = [];
+  const visit = (name: string, path: readonly string[]) => {
+    const { file, imports } = manifest[name] ?? { file: name, imports: [] };
+    if (path.includes(file)) circles.push([...path.slice(path.indexOf(file)), file].join(" → "));
+    if (path.includes(file) || done.has(file)) return;
+    for (const one of imports) visit(one, [...path, file]);
+    done.add(file);
+  };
+  for (const name of Object.keys(manifest)) visit(name, []);
+  return circles;
+}
+
 const packed = (file: string): number => gzipSync(readFileSync(join(DIST, file)), { level: 9 }).length;
 const kilobytes = (bytes: number): string => `${(bytes / 1000).toFixed(0)} kB`;
 
 const manifest = manifestSchema.parse(JSON.parse(readFileSync(join(DIST, ".vite/manifest.json"), "utf8")));
+const circles = circlesIn(manifest);
+if (circles.length > 0) throw new Error(`files that wait for each other: ${circles.join("; ")}`);
 const scriptsOf = (view: string): number =>
   [...closureOf(manifest, ["index.html", view])].reduce((sum, file) => sum + packed(file), 0);
 const worker = readdirSync(join(DIST, "assets")).filter((name) => name.startsWith("judge.worker"));
