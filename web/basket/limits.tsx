@@ -28,11 +28,6 @@ interface LimitsProps {
 
 export function Limits({ carried: known, limits, onSet }: LimitsProps) {
   const carried = known ?? [];
-  const [text, setText] = useState("");
-  const [kind, setKind] = useState("all");
-  const [place, setPlace] = useState("");
-  const places = [...new Set(carried.flatMap((one) => (one.place === undefined ? [] : [one.place])))].sort();
-  const kinds = [...new Set(carried.flatMap((one) => one.kinds))].sort();
   const dayOf = (moment: string) => new Date(moment).toDateString();
   const namesOf = useCommonNames();
   const limitWords = ({ place: where, kind: what }: Limit) =>
@@ -43,12 +38,8 @@ export function Limits({ carried: known, limits, onSet }: LimitsProps) {
   const asking = useLiveQuery(() => placesAsking(finds), [finds.join()]);
   const ofPlaces = asking === undefined ? [] : placeLimits(ofToday, asking.places, (find) => asking.stood.get(find));
   const placeName = (id: string) => asking?.places.find((one) => one.id === id)?.content.name ?? "a place";
-  const add = (unit: "grams" | "pieces") => {
-    const value = Number(text.replace(",", "."));
-    if (!(value > 0) || (unit === "pieces" && !Number.isInteger(value))) return;
-    const limit: Limit = { kind, ...(place === "" ? {} : { place }), [unit]: value };
+  const add = (limit: Limit) => {
     if (limits.every((one) => canonicalJson(one) !== canonicalJson(limit))) onSet([...limits, limit]);
-    setText("");
   };
   return (
     <section aria-label="Limits" data-testid="limits">
@@ -78,37 +69,60 @@ export function Limits({ carried: known, limits, onSet }: LimitsProps) {
           <span className="grow">{known === undefined ? "not known" : stateWords(state)}</span>
         </div>
       ))}
-      <div className="actions above">
-        <TextField
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          placeholder="how much"
-          sx={{ width: 120 }}
-          slotProps={{ htmlInput: { inputMode: "decimal", "aria-label": "A limit" } }}
-        />
-        <ChooseFrom label="Of what" value={kind} onChange={setKind}>
-          <option value="all">all together</option>
-          {kinds.map((one) => (
-            <option key={one} value={one}>
-              {namesOf.get(one) ?? one.replaceAll("-", " ")}
-            </option>
-          ))}
-        </ChooseFrom>
-        <ChooseFrom label="Where" value={place} onChange={setPlace}>
-          <option value="">anywhere</option>
-          {places.map((one) => (
-            <option key={one} value={one}>
-              {one}
-            </option>
-          ))}
-        </ChooseFrom>
-        {(["grams", "pieces"] as const).map((unit) => (
-          <Button key={unit} onClick={() => add(unit)}>
-            {unit}
-          </Button>
-        ))}
-      </div>
+      <NewLimit carried={carried} namesOf={namesOf} onAdd={add} />
     </section>
+  );
+}
+
+interface NewLimitProps {
+  readonly carried: readonly Carried[];
+  readonly namesOf: ReadonlyMap<string, string>;
+  readonly onAdd: (limit: Limit) => void;
+}
+
+function NewLimit({ carried, namesOf, onAdd }: NewLimitProps) {
+  const [text, setText] = useState("");
+  const [kind, setKind] = useState("all");
+  const [place, setPlace] = useState("");
+  const places = [...new Set(carried.flatMap((one) => (one.place === undefined ? [] : [one.place])))].sort();
+  const kinds = [...new Set(carried.flatMap((one) => one.kinds))].sort();
+  const add = (unit: "grams" | "pieces") => {
+    const value = Number(text.replace(",", "."));
+    if (!(value > 0) || (unit === "pieces" && !Number.isInteger(value))) return;
+    onAdd({ kind, ...(place === "" ? {} : { place }), [unit]: value });
+    setText("");
+  };
+  return (
+    <div className="actions above">
+      <TextField
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        placeholder="how much"
+        sx={{ width: 120 }}
+        slotProps={{ htmlInput: { inputMode: "decimal", "aria-label": "A limit" } }}
+      />
+      <ChooseFrom label="Of what" value={kind} onChange={setKind}>
+        <option value="all">all together</option>
+        {kinds.map((one) => (
+          <option key={one} value={one}>
+            {namesOf.get(one) ?? one.replaceAll("-", " ")}
+          </option>
+        ))}
+      </ChooseFrom>
+      <ChooseFrom label="Where" value={place} onChange={setPlace}>
+        <option value="">anywhere</option>
+        {places.map((one) => (
+          <option key={one} value={one}>
+            {one}
+          </option>
+        ))}
+      </ChooseFrom>
+      {(["grams", "pieces"] as const).map((unit) => (
+        <Button key={unit} onClick={() => add(unit)}>
+          {unit}
+        </Button>
+      ))}
+    </div>
   );
 }
 

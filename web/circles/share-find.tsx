@@ -7,7 +7,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import { useState } from "react";
 import { Link } from "react-router";
 import { uuidv7 } from "uuidv7";
-import { ask } from "../api/client.ts";
+import { ask, type Outcome } from "../api/client.ts";
 import { touchesKept } from "../documents/under-way.ts";
 import { Section } from "../layout/section.tsx";
 import { Choices } from "../specimen/choices.tsx";
@@ -61,36 +61,22 @@ interface WithCircleProps {
   readonly onChanged: () => void;
 }
 
+/** Why something was not done; undefined where it was. */
+const whyNot = (outcome: Outcome<unknown>): string | undefined =>
+  outcome.kind === "ok" ? undefined : outcome.kind === "refused" ? outcome.problem.detail : outcome.text;
+
 function WithCircle({ findId, circle, share, onChanged }: WithCircleProps) {
-  const [note, setNote] = useState("");
   const [said, setSaid] = useState<string>();
   const set = async (place: PlaceShown, mayRecord: boolean) => {
     await touchesKept();
-    const outcome = await ask(CIRCLE_ROUTES.shareFind, {
-      params: { id: findId, circle: circle.id },
-      body: { place, mayRecord },
-    });
-    setSaid(outcome.kind === "ok" ? undefined : outcome.kind === "refused" ? outcome.problem.detail : outcome.text);
+    const params = { id: findId, circle: circle.id };
+    setSaid(whyNot(await ask(CIRCLE_ROUTES.shareFind, { params, body: { place, mayRecord } })));
     onChanged();
   };
   const withdraw = async () => {
-    await ask(CIRCLE_ROUTES.withdrawShare, { params: { id: findId, circle: circle.id } });
+    const why = whyNot(await ask(CIRCLE_ROUTES.withdrawShare, { params: { id: findId, circle: circle.id } }));
+    setSaid(why === undefined ? undefined : `They see it still: ${why}`);
     onChanged();
-  };
-  const askThem = async () => {
-    await touchesKept();
-    const outcome = await ask(CIRCLE_ROUTES.askCircle, {
-      params: { id: findId },
-      body: { id: uuidv7(), circle: circle.id, note },
-    });
-    setSaid(
-      outcome.kind === "ok"
-        ? "Asked. They see what you recorded, but no answer and no place."
-        : outcome.kind === "refused"
-          ? outcome.problem.detail
-          : outcome.text,
-    );
-    if (outcome.kind === "ok") setNote("");
   };
   return (
     <div className="line around" data-share={circle.id}>
@@ -106,43 +92,64 @@ function WithCircle({ findId, circle, share, onChanged }: WithCircleProps) {
           </Button>
         )}
       </div>
-      {share !== undefined && (
-        <>
-          <Choices label={`What of the place ${circle.name} sees`} className="actions above">
-            {PLACES_SHOWN.map((one) => (
-              <ToggleButton
-                key={one}
-                value={one}
-                selected={one === share.place}
-                onChange={() => void set(one, share.mayRecord)}
-              >
-                {PLACE_WORDS[one].name}
-              </ToggleButton>
-            ))}
-            <ToggleButton
-              value="record"
-              selected={share.mayRecord}
-              onChange={() => void set(share.place, !share.mayRecord)}
-            >
-              others add looks: {share.mayRecord ? "yes" : "no"}
-            </ToggleButton>
-          </Choices>
-          <p className="soft small">{PLACE_WORDS[share.place].about}</p>
-        </>
-      )}
-      <div className="actions above">
-        <TextField
-          size="small"
-          value={note}
-          placeholder="what you want to know"
-          onChange={(event) => setNote(event.target.value)}
-          slotProps={{ htmlInput: { "aria-label": `What you want to know from ${circle.name}`, maxLength: 300 } }}
-        />
-        <Button variant="outlined" onClick={() => void askThem()}>
-          Ask them to look
-        </Button>
-      </div>
+      {share !== undefined && <HowMuch circle={circle} share={share} onSet={(...how) => void set(...how)} />}
+      <AskThem findId={findId} circle={circle} onSaid={setSaid} />
       {said !== undefined && <p role="status">{said}</p>}
+    </div>
+  );
+}
+
+interface HowMuchProps {
+  readonly circle: Circle;
+  readonly share: Share;
+  readonly onSet: (place: PlaceShown, mayRecord: boolean) => void;
+}
+
+function HowMuch({ circle, share: { place, mayRecord }, onSet }: HowMuchProps) {
+  return (
+    <>
+      <Choices label={`What of the place ${circle.name} sees`} className="actions above">
+        {PLACES_SHOWN.map((one) => (
+          <ToggleButton key={one} value={one} selected={one === place} onChange={() => onSet(one, mayRecord)}>
+            {PLACE_WORDS[one].name}
+          </ToggleButton>
+        ))}
+        <ToggleButton value="record" selected={mayRecord} onChange={() => onSet(place, !mayRecord)}>
+          others add looks: {mayRecord ? "yes" : "no"}
+        </ToggleButton>
+      </Choices>
+      <p className="soft small">{PLACE_WORDS[place].about}</p>
+    </>
+  );
+}
+
+interface AskThemProps {
+  readonly findId: string;
+  readonly circle: Circle;
+  readonly onSaid: (said: string) => void;
+}
+
+function AskThem({ findId, circle, onSaid }: AskThemProps) {
+  const [note, setNote] = useState("");
+  const askThem = async () => {
+    await touchesKept();
+    const body = { id: uuidv7(), circle: circle.id, note };
+    const why = whyNot(await ask(CIRCLE_ROUTES.askCircle, { params: { id: findId }, body }));
+    onSaid(why ?? "Asked. They see what you recorded, but no answer and no place.");
+    if (why === undefined) setNote("");
+  };
+  return (
+    <div className="actions above">
+      <TextField
+        size="small"
+        value={note}
+        placeholder="what you want to know"
+        onChange={(event) => setNote(event.target.value)}
+        slotProps={{ htmlInput: { "aria-label": `What you want to know from ${circle.name}`, maxLength: 300 } }}
+      />
+      <Button variant="outlined" onClick={() => void askThem()}>
+        Ask them to look
+      </Button>
     </div>
   );
 }

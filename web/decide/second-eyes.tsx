@@ -27,23 +27,15 @@ export function SecondEyes({ find, onHeard }: SecondEyesProps) {
   const isAway = useSync((state) => state.state === "unreachable");
   const [packets, setPackets] = useState<readonly KeptPacket[]>();
   const [refusal, setRefusal] = useState<string>();
-  const [title, setTitle] = useState("");
   const loadPackets = useCallback(() => void openPackets(find.id).then(setPackets), [find.id]);
   useEffect(loadPackets, [loadPackets]);
   useEffect(() => {
     if (opinions !== undefined) onHeard(opinions);
   }, [opinions, onHeard]);
-  const inHand = opinions?.filter((one) => one.kind === "in-hand") ?? [];
-  const books = opinions?.filter((one) => one.kind === "book" && one.agrees === true) ?? [];
   const takeIn = ({ name, kind, looks }: ShownOpinion) => {
     const known = find.observers?.find((one) => one.name === name)?.id;
     const id = known ?? observerId(name, find.observers?.map((one) => one.id) ?? []);
     changeTogether(opinionChanges(find, id, name, kind !== "in-hand", looks));
-  };
-  const note = async (agrees: boolean) => {
-    if (title.trim() === "") return;
-    await noteBook(find.id, title.trim(), agrees);
-    setTitle("");
   };
   const ask = async () => {
     const made = await makePacket(find.id);
@@ -60,14 +52,7 @@ export function SecondEyes({ find, onHeard }: SecondEyesProps) {
       <h2 id="second-eyes" className="below large strong">
         A second pair of eyes, and books
       </h2>
-      <div className="soft small below">
-        {inHand.length === 0
-          ? "Nobody has had it in the hand besides you."
-          : `In hand: ${inHand.map((one) => one.name).join(", ")}.`}{" "}
-        {books.length === 0
-          ? "No book noted."
-          : `${books.length} of two books ${books.length === 1 ? "agrees" : "agree"}.`}
-      </div>
+      <WhoHasSeen opinions={opinions ?? []} />
       <div className="actions">
         <Button onClick={() => void ask()}>Ask somebody who knows</Button>
         <a href={addressOf(ROUTES.findPaper, { params: { id: find.id }, query: { size: "A5" } })}>
@@ -93,8 +78,42 @@ export function SecondEyes({ find, onHeard }: SecondEyesProps) {
         .map((opinion) => (
           <OpinionLine key={opinion.id} opinion={opinion} find={find} onTakeIn={() => takeIn(opinion)} />
         ))}
+      <Books findId={find.id} opinions={opinions ?? []} />
+    </section>
+  );
+}
+
+function WhoHasSeen({ opinions }: { readonly opinions: readonly ShownOpinion[] }) {
+  const inHand = opinions.filter((one) => one.kind === "in-hand");
+  const books = opinions.filter((one) => one.kind === "book" && one.agrees === true);
+  return (
+    <div className="soft small below">
+      {inHand.length === 0
+        ? "Nobody has had it in the hand besides you."
+        : `In hand: ${inHand.map((one) => one.name).join(", ")}.`}{" "}
+      {books.length === 0
+        ? "No book noted."
+        : `${books.length} of two books ${books.length === 1 ? "agrees" : "agree"}.`}
+    </div>
+  );
+}
+
+interface BooksProps {
+  readonly findId: string;
+  readonly opinions: readonly ShownOpinion[];
+}
+
+function Books({ findId, opinions }: BooksProps) {
+  const [title, setTitle] = useState("");
+  const note = async (agrees: boolean) => {
+    if (title.trim() === "") return;
+    await noteBook(findId, title.trim(), agrees);
+    setTitle("");
+  };
+  return (
+    <>
       {opinions
-        ?.filter((one) => one.kind === "book")
+        .filter((one) => one.kind === "book")
         .map((book) => (
           <div key={book.id} className="around line">
             <b>{book.name}</b> {book.agrees === true ? "agrees" : "does not agree: look again"}
@@ -111,6 +130,6 @@ export function SecondEyes({ find, onHeard }: SecondEyesProps) {
         <Button onClick={() => void note(true)}>It agrees</Button>
         <Button onClick={() => void note(false)}>It does not</Button>
       </div>
-    </section>
+    </>
   );
 }

@@ -84,14 +84,7 @@ export function ReadFile() {
           event.target.value = "";
         }}
       />
-      {faults.length > 0 && (
-        <Alert severity="error" sx={{ mt: 1 }}>
-          Nothing was taken.{" "}
-          {faults.map((fault) => (
-            <div key={fault}>{fault}</div>
-          ))}
-        </Alert>
-      )}
+      {faults.length > 0 && <Faulty faults={faults} />}
       {brought !== undefined && <Brought brought={brought} apart={apart} onTurn={turn} />}
       {chosen.length > 0 && work.state.kind !== "working" && (
         <Button variant="contained" onClick={take}>
@@ -99,19 +92,34 @@ export function ReadFile() {
         </Button>
       )}
       <WorkUnderWay work={work} what="finds taken over" />
-      {taken !== undefined && (
-        <div role="status" data-testid="taken" className="above">
-          {taken.length === 1 ? "1 find" : `${taken.length} finds`} taken:
-          {taken.map((find) => (
-            <div key={find.id}>
-              <Link component={RouterLink} to={findPath(find.id)}>
-                {find.label ?? "a find without a name"}
-              </Link>
-            </div>
-          ))}
-        </div>
-      )}
+      {taken !== undefined && <Taken finds={taken} />}
     </Section>
+  );
+}
+
+function Faulty({ faults }: { readonly faults: readonly string[] }) {
+  return (
+    <Alert severity="error" sx={{ mt: 1 }}>
+      Nothing was taken.{" "}
+      {faults.map((fault) => (
+        <div key={fault}>{fault}</div>
+      ))}
+    </Alert>
+  );
+}
+
+function Taken({ finds }: { readonly finds: readonly Find[] }) {
+  return (
+    <div role="status" data-testid="taken" className="above">
+      {finds.length === 1 ? "1 find" : `${finds.length} finds`} taken:
+      {finds.map((find) => (
+        <div key={find.id}>
+          <Link component={RouterLink} to={findPath(find.id)}>
+            {find.label ?? "a find without a name"}
+          </Link>
+        </div>
+      ))}
+    </div>
   );
 }
 

@@ -30,16 +30,41 @@ const ASKED_WORDS: Readonly<Record<Asked, string>> = {
 /** Radius of the disc that a touch marks, as a share of the picture's shorter side. */
 const DISC_SHARE = 0.1;
 
+/** What is read where all is marked; undefined until then, and while it is read. */
+function useReading(raster: Raster | undefined, marks: Partial<Marks>, character: Readable) {
+  const [reading, setReading] = useState<Reading | "failed">();
+  useEffect(() => {
+    setReading(undefined);
+    const { black, white, deposit, radius } = marks;
+    if (
+      raster === undefined ||
+      black === undefined ||
+      white === undefined ||
+      deposit === undefined ||
+      radius === undefined
+    )
+      return;
+    let overtaken = false;
+    askShelf((remote) => remote.readColour(raster, { black, white, deposit, radius }, character)).then(
+      (read) => overtaken || setReading(read),
+      () => overtaken || setReading("failed"),
+    );
+    return () => {
+      overtaken = true;
+    };
+  }, [raster, marks, character]);
+  return reading;
+}
+
 export function ColourPanel({ body, onChange }: ShownTest) {
   const [character, setCharacter] = useState<Readable>("spore-print");
   const [raster, setRaster] = useState<Raster>();
   const [marks, setMarks] = useState<Partial<Marks>>({});
   const [asked, setAsked] = useState<Asked>("black");
-  const [reading, setReading] = useState<Reading | "failed">();
+  const reading = useReading(raster, marks, character);
 
   const begin = async (picture: Raster) => {
     setRaster(picture);
-    setReading(undefined);
     setMarks({});
     setAsked("black");
     const found = await askShelf((remote) => remote.findCard(picture)).catch(() => undefined);
@@ -59,32 +84,6 @@ export function ColourPanel({ body, onChange }: ShownTest) {
     setAsked(ASKED.find((one) => next[one] === undefined) ?? "deposit");
   };
 
-  useEffect(() => {
-    const { black, white, deposit, radius } = marks;
-    if (
-      raster === undefined ||
-      black === undefined ||
-      white === undefined ||
-      deposit === undefined ||
-      radius === undefined
-    )
-      return setReading(undefined);
-    let overtaken = false;
-    askShelf((remote) => remote.readColour(raster, { black, white, deposit, radius }, character)).then(
-      (read) => overtaken || setReading(read),
-      () => overtaken || setReading("failed"),
-    );
-    return () => {
-      overtaken = true;
-    };
-  }, [raster, marks, character]);
-
-  const shown = ASKED.flatMap((name) => {
-    const at = marks[name];
-    return at === undefined
-      ? []
-      : [{ name, at, ...(name === "deposit" && marks.radius !== undefined ? { radius: marks.radius } : {}) }];
-  });
   return (
     <>
       <Typography variant="h2" component="h1">
@@ -107,15 +106,7 @@ export function ColourPanel({ body, onChange }: ShownTest) {
       </Choices>
       <PictureSource onPicture={(picture) => void begin(picture)} simulated={character === "spore-print"} />
       {raster !== undefined && (
-        <>
-          <Choices label="What the next touch marks" className="actions below">
-            {ASKED.map((one) => (
-              <Choice key={one} quiet label={one} state={one} chosen={asked === one} onChoose={() => setAsked(one)} />
-            ))}
-            <span className="soft">{ASKED_WORDS[asked]}</span>
-          </Choices>
-          <MarkedPicture raster={raster} marks={shown} label="The picture; touch it to mark a place" onMark={mark} />
-        </>
+        <MarkingPlaces raster={raster} marks={marks} asked={asked} onAsk={setAsked} onMark={mark} />
       )}
       {reading === "failed" && <div role="alert">The picture could not be read. It counts for nothing.</div>}
       {reading !== undefined && reading !== "failed" && (
@@ -129,6 +120,34 @@ export function ColourPanel({ body, onChange }: ShownTest) {
           onChange={onChange}
         />
       )}
+    </>
+  );
+}
+
+interface MarkingPlacesProps {
+  readonly raster: Raster;
+  readonly marks: Partial<Marks>;
+  readonly asked: Asked;
+  readonly onAsk: (asked: Asked) => void;
+  readonly onMark: (at: Spot) => void;
+}
+
+function MarkingPlaces({ raster, marks, asked, onAsk, onMark }: MarkingPlacesProps) {
+  const shown = ASKED.flatMap((name) => {
+    const at = marks[name];
+    return at === undefined
+      ? []
+      : [{ name, at, ...(name === "deposit" && marks.radius !== undefined ? { radius: marks.radius } : {}) }];
+  });
+  return (
+    <>
+      <Choices label="What the next touch marks" className="actions below">
+        {ASKED.map((one) => (
+          <Choice key={one} quiet label={one} state={one} chosen={asked === one} onChoose={() => onAsk(one)} />
+        ))}
+        <span className="soft">{ASKED_WORDS[asked]}</span>
+      </Choices>
+      <MarkedPicture raster={raster} marks={shown} label="The picture; touch it to mark a place" onMark={onMark} />
     </>
   );
 }

@@ -27,6 +27,16 @@ const ENDS_WORDS = [
   "Touch its other end.",
 ];
 
+/** The length between the last two of four spots, where the first two are so far apart; undefined where that cannot be. */
+function lengthFrom([s1, s2, e1, e2]: readonly Spot[], knownCm: number): Length | undefined {
+  if (s1 === undefined || s2 === undefined || e1 === undefined || e2 === undefined || !(knownCm > 0)) return undefined;
+  try {
+    return lengthBy([e1, e2], [s1, s2], knownCm);
+  } catch {
+    return undefined;
+  }
+}
+
 export function SizePanel({ body }: ShownTest) {
   const { changeTogether } = useSession();
   const [raster, setRaster] = useState<Raster>();
@@ -36,16 +46,7 @@ export function SizePanel({ body }: ShownTest) {
   const [measure, setMeasure] = useState<(typeof MEASURES)[number]>(MEASURES[0]);
   const typed = Number(knownText.replace(",", "."));
   const knownCm = inches ? cmOf(typed) : typed;
-  const [s1, s2, e1, e2] = spots;
-  const length = ((): Length | undefined => {
-    if (s1 === undefined || s2 === undefined || e1 === undefined || e2 === undefined || !(knownCm > 0))
-      return undefined;
-    try {
-      return lengthBy([e1, e2], [s1, s2], knownCm);
-    } catch {
-      return undefined;
-    }
-  })();
+  const length = lengthFrom(spots, knownCm);
   const words = (cm: number) => (inches ? `${inchesOf(cm).toFixed(2)} in` : `${cm.toFixed(1)} cm`);
   const record = () => {
     if (length === undefined) return;
@@ -84,24 +85,7 @@ export function SizePanel({ body }: ShownTest) {
         }}
         simulated={false}
       />
-      {raster !== undefined && (
-        <>
-          <div className="soft below">{ENDS_WORDS[spots.length] ?? "All four ends are marked."}</div>
-          <MarkedPicture
-            raster={raster}
-            marks={spots.map((at, index) => ({ name: ENDS[index] ?? "", at }))}
-            lines={[
-              ...(s1 !== undefined && s2 !== undefined ? ([[s1, s2]] as const) : []),
-              ...(e1 !== undefined && e2 !== undefined ? ([[e1, e2]] as const) : []),
-            ]}
-            label="The picture; touch the four ends in turn"
-            onMark={(at) => setSpots(spots.length === ENDS.length ? [...spots.slice(0, 2), at] : [...spots, at])}
-          />
-          <Button variant="quiet" onClick={() => setSpots([])}>
-            Mark them anew
-          </Button>
-        </>
-      )}
+      {raster !== undefined && <FourEnds raster={raster} spots={spots} onSpots={setSpots} />}
       <Choices label="What is measured" className="actions around">
         {MEASURES.map((one) => (
           <Choice
@@ -129,6 +113,34 @@ export function SizePanel({ body }: ShownTest) {
           Tell the size of the scale, and mark its two ends apart.
         </div>
       )}
+    </>
+  );
+}
+
+interface FourEndsProps {
+  readonly raster: Raster;
+  readonly spots: readonly Spot[];
+  readonly onSpots: (spots: readonly Spot[]) => void;
+}
+
+function FourEnds({ raster, spots, onSpots }: FourEndsProps) {
+  const [s1, s2, e1, e2] = spots;
+  return (
+    <>
+      <div className="soft below">{ENDS_WORDS[spots.length] ?? "All four ends are marked."}</div>
+      <MarkedPicture
+        raster={raster}
+        marks={spots.map((at, index) => ({ name: ENDS[index] ?? "", at }))}
+        lines={[
+          ...(s1 !== undefined && s2 !== undefined ? ([[s1, s2]] as const) : []),
+          ...(e1 !== undefined && e2 !== undefined ? ([[e1, e2]] as const) : []),
+        ]}
+        label="The picture; touch the four ends in turn"
+        onMark={(at) => onSpots(spots.length === ENDS.length ? [...spots.slice(0, 2), at] : [...spots, at])}
+      />
+      <Button variant="quiet" onClick={() => onSpots([])}>
+        Mark them anew
+      </Button>
     </>
   );
 }

@@ -20,21 +20,18 @@ const STATE_WORDS: Readonly<Record<RunStepView["state"], string>> = {
   silent: "proves nothing",
   skipped: "not to be done",
 };
+/** The clock of a run, and how many seconds after the cut the first colour came, as it was touched. */
+function useOnset() {
+  const stopwatch = useStopwatch();
+  const [onset, setOnset] = useState<number>();
+  return { stopwatch, onset, turned: () => setOnset(stopwatch.seconds ?? 0) };
+}
+
 export function StainPanel({ find, body, onChange }: ShownTest) {
   const { observe } = useSession();
   const run = stainRun(find, body);
-  const stopwatch = useStopwatch();
+  const clock = useOnset();
   const [opened, setOpened] = useState<string>();
-  /** Seconds from the cut to the first colour, as it was touched. */
-  const [onset, setOnset] = useState<number>();
-  /** What the run knows besides: heat, and how fast it turned. */
-  const told =
-    (step: RunStepView) =>
-    (entry: Entry): Entry => {
-      if (step.step === "heat") return { ...entry, method: "heat" };
-      const turned = step.watch.length > 0 && entry.states !== undefined && !entry.states.includes("none");
-      return turned && onset !== undefined && entry.speed === undefined ? { ...entry, speed: speedOf(onset) } : entry;
-    };
   const shown = opened ?? run.current;
   return (
     <>
@@ -66,54 +63,80 @@ export function StainPanel({ find, body, onChange }: ShownTest) {
               <span className="soft strong run-state">{STATE_WORDS[step.state]}</span>
             </button>
             {shown === step.step && step.state !== "skipped" && (
-              <div className="run-open">
-                <div className="soft below">{step.how}</div>
-                {step.watch.length > 0 && (
-                  <>
-                    <StopwatchBlock stopwatch={stopwatch} />
-                    {stopwatch.runs && (
-                      <Button onClick={() => setOnset(stopwatch.seconds ?? 0)} size="large">
-                        {onset === undefined ? "It turns now" : `It turned after ${clockText(onset)}`}
-                      </Button>
-                    )}
-                  </>
-                )}
-                {step.character === "smell" &&
-                  (["warmedInHand", "cannotSmell"] as const).map((field) => (
-                    <ToldQuestion
-                      key={field}
-                      question={{ kind: "weather", field }}
-                      find={find}
-                      body={body}
-                      active={false}
-                      onChange={onChange}
-                    />
-                  ))}
-                <CharacterBlock
-                  find={find}
-                  body={body}
-                  character={step.character}
-                  active={false}
-                  stakes={[]}
-                  masks={[]}
-                  onActivate={() => undefined}
-                  onChange={(change) => {
-                    // a smell brought out on heat says so: frost and cold no longer hide it
-                    onChange(
-                      change.kind === "observe" ? { ...change, entries: change.entries.map(told(step)) } : change,
-                    );
-                    setOpened(undefined);
-                  }}
-                />
-                {step.watch.length > 0 && (
-                  <StainSpeedChoice body={body} character={step.character} onChange={onChange} />
-                )}
-              </div>
+              <OpenStep
+                step={step}
+                clock={clock}
+                find={find}
+                body={body}
+                onChange={onChange}
+                onDone={() => setOpened(undefined)}
+              />
             )}
           </li>
         ))}
       </ol>
       <ObserverSwitch find={find} onChange={onChange} onObserve={observe} />
     </>
+  );
+}
+
+/** What a step knows besides what is touched: heat, and how fast it turned. */
+function told(step: RunStepView, onset: number | undefined, entry: Entry): Entry {
+  // a smell brought out on heat says so: frost and cold no longer hide it
+  if (step.step === "heat") return { ...entry, method: "heat" };
+  const turned = step.watch.length > 0 && entry.states !== undefined && !entry.states.includes("none");
+  return turned && onset !== undefined && entry.speed === undefined ? { ...entry, speed: speedOf(onset) } : entry;
+}
+
+interface OpenStepProps extends Pick<ShownTest, "find" | "body" | "onChange"> {
+  readonly step: RunStepView;
+  readonly clock: ReturnType<typeof useOnset>;
+  readonly onDone: () => void;
+}
+
+function OpenStep({ step, clock: { stopwatch, onset, turned }, find, body, onChange, onDone }: OpenStepProps) {
+  return (
+    <div className="run-open">
+      <div className="soft below">{step.how}</div>
+      {step.watch.length > 0 && (
+        <>
+          <StopwatchBlock stopwatch={stopwatch} />
+          {stopwatch.runs && (
+            <Button onClick={turned} size="large">
+              {onset === undefined ? "It turns now" : `It turned after ${clockText(onset)}`}
+            </Button>
+          )}
+        </>
+      )}
+      {step.character === "smell" &&
+        (["warmedInHand", "cannotSmell"] as const).map((field) => (
+          <ToldQuestion
+            key={field}
+            question={{ kind: "weather", field }}
+            find={find}
+            body={body}
+            active={false}
+            onChange={onChange}
+          />
+        ))}
+      <CharacterBlock
+        find={find}
+        body={body}
+        character={step.character}
+        active={false}
+        stakes={[]}
+        masks={[]}
+        onActivate={() => undefined}
+        onChange={(change) => {
+          onChange(
+            change.kind === "observe"
+              ? { ...change, entries: change.entries.map((entry) => told(step, onset, entry)) }
+              : change,
+          );
+          onDone();
+        }}
+      />
+      {step.watch.length > 0 && <StainSpeedChoice body={body} character={step.character} onChange={onChange} />}
+    </div>
   );
 }

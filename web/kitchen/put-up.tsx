@@ -1,5 +1,14 @@
 /** Puts bodies up for later: those that lack nothing, in a way that their kinds allow, under a code of its own. */
-import { kindKey, newCode, notPutUpAs, tickSchema, WAY_FACTS, WAYS, type Way } from "@jittery-cap/core/kitchen";
+import {
+  kindKey,
+  newCode,
+  notPutUpAs,
+  type PotItem,
+  tickSchema,
+  WAY_FACTS,
+  WAYS,
+  type Way,
+} from "@jittery-cap/core/kitchen";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
@@ -16,6 +25,65 @@ import type { Kitchen } from "./use-kitchen.ts";
 
 /** What of a chance a code is made. */
 const chance = (): number => (crypto.getRandomValues(new Uint32Array(1))[0] ?? 0) / 2 ** 32;
+
+interface NewJar {
+  readonly code: string;
+  readonly way: Way;
+  readonly kinds: readonly string[];
+  readonly items: readonly PotItem[];
+  /** What was ticked: a find and a condition. */
+  readonly ticked: ReadonlySet<string>;
+}
+
+/** Keeps a jar, and empties the basket of what went into it: both or neither. */
+const keepJar = ({ code, way, kinds, items, ticked }: NewJar) =>
+  together(async () => {
+    const at = new Date().toISOString();
+    await make("batch", {
+      code,
+      way,
+      kinds: [...kinds],
+      from: items.map(({ find, body }) => ({ find, body })),
+      madeAt: at,
+      gramsIn: items.reduce((sum, one) => sum + one.grams, 0),
+      ticks: [...ticked].flatMap((one) => {
+        const [find, condition] = one.split(" ");
+        const tick = tickSchema.safeParse({ find, code: condition, at });
+        return tick.success && items.some((item) => item.find === find) ? [tick.data] : [];
+      }),
+      took: [],
+      recalls: [],
+    });
+    for (const { find, body } of items)
+      await keepTouch(
+        "find",
+        find,
+        touchNow([{ kind: "set-body", body, field: "parted", value: { how: "emptied", at } }]),
+      );
+  });
+
+interface WayChoiceProps {
+  readonly way: Way;
+  readonly onChoose: (way: Way) => void;
+}
+
+function WayChoice({ way, onChoose }: WayChoiceProps) {
+  return (
+    <ToggleButtonGroup
+      exclusive
+      value={way}
+      onChange={(_event, next: Way | null) => next !== null && onChoose(next)}
+      aria-label="How it is put up"
+      sx={{ flexWrap: "wrap" }}
+    >
+      {WAYS.map((one) => (
+        <ToggleButton key={one} value={one}>
+          {WAY_FACTS[one].name}
+        </ToggleButton>
+      ))}
+    </ToggleButtonGroup>
+  );
+}
 
 export function PutUp({ kitchen }: { readonly kitchen: Kitchen }) {
   const navigate = useNavigate();
@@ -51,49 +119,14 @@ export function PutUp({ kitchen }: { readonly kitchen: Kitchen }) {
     const items = going.flatMap(({ item }) => item ?? []);
     const [first] = items;
     if (!canPut || first === undefined) return;
-    const at = new Date().toISOString();
     const code = newCode(new Set(kitchen.batches.map(({ content }) => content.code)), chance);
-    await together(async () => {
-      await make("batch", {
-        code,
-        way,
-        kinds: first.kinds,
-        from: items.map(({ find, body }) => ({ find, body })),
-        madeAt: at,
-        gramsIn: items.reduce((sum, one) => sum + one.grams, 0),
-        ticks: [...ticked].flatMap((one) => {
-          const [find, code] = one.split(" ");
-          const tick = tickSchema.safeParse({ find, code, at });
-          return tick.success && items.some((item) => item.find === find) ? [tick.data] : [];
-        }),
-        took: [],
-        recalls: [],
-      });
-      for (const { find, body } of items)
-        await keepTouch(
-          "find",
-          find,
-          touchNow([{ kind: "set-body", body, field: "parted", value: { how: "emptied", at } }]),
-        );
-    });
+    await keepJar({ code, way, kinds: first.kinds, items, ticked });
     void navigate(`/kitchen/store/${code}`);
   };
   if (food.length === 0) return null;
   return (
     <Section title="Put up" about={WAY_FACTS[way].how}>
-      <ToggleButtonGroup
-        exclusive
-        value={way}
-        onChange={(_event, next: Way | null) => next !== null && setWay(next)}
-        aria-label="How it is put up"
-        sx={{ flexWrap: "wrap" }}
-      >
-        {WAYS.map((one) => (
-          <ToggleButton key={one} value={one}>
-            {WAY_FACTS[one].name}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
+      <WayChoice way={way} onChoose={setWay} />
       <ul className="lines">
         {lines.map((line) => (
           <PutUpLine

@@ -27,30 +27,31 @@ interface Mark {
   readonly isNothing: boolean;
 }
 
+/** What stands on the map: finds of a year and a kind, and, where no kind is asked for, where nothing was. */
+function marksOf({ finds, outings }: Pick<Season, "finds" | "outings">, year: string, kind: string): readonly Mark[] {
+  const found = finds
+    .filter((find) => (year === "" || find.day.startsWith(year)) && (kind === "" || find.kind === kind))
+    .flatMap(({ id, position, label }): Mark[] =>
+      position === undefined
+        ? []
+        : [{ id, at: [position.lat, position.lon], words: label, to: findPath(id), isNothing: false }],
+    );
+  const nothing = (kind === "" ? outings : [])
+    .flatMap(({ content }) => content.nothing)
+    .filter(({ at }) => year === "" || at.startsWith(year))
+    .flatMap(({ id, position }): Mark[] =>
+      position === undefined
+        ? []
+        : [{ id, at: [position.lat, position.lon], words: "nothing here", to: undefined, isNothing: true }],
+    );
+  return [...found, ...nothing];
+}
+
 export function FoundMap({ season }: { readonly season: Season }) {
   const [year, setYear] = useState("");
   const [kind, setKind] = useState("");
   const { finds, outings, places } = season;
-  const marks = useMemo(
-    () => [
-      ...finds
-        .filter((find) => (year === "" || find.day.startsWith(year)) && (kind === "" || find.kind === kind))
-        .flatMap(({ id, position, label }): Mark[] =>
-          position === undefined
-            ? []
-            : [{ id, at: [position.lat, position.lon], words: label, to: findPath(id), isNothing: false }],
-        ),
-      ...(kind === "" ? outings : [])
-        .flatMap(({ content }) => content.nothing)
-        .filter(({ at }) => year === "" || at.startsWith(year))
-        .flatMap(({ id, position }): Mark[] =>
-          position === undefined
-            ? []
-            : [{ id, at: [position.lat, position.lon], words: "nothing here", to: undefined, isNothing: true }],
-        ),
-    ],
-    [finds, outings, year, kind],
-  );
+  const marks = useMemo(() => marksOf({ finds, outings }, year, kind), [finds, outings, year, kind]);
   const ways = useLiveQuery(() => waysOf(year), [year]) ?? [];
   const bounds = useMemo(() => boundsOf({ places, finds }), [places, finds]);
   const years = [...new Set(finds.map(({ day }) => day.slice(0, 4)))].sort();

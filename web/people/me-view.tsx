@@ -19,15 +19,6 @@ type OwnPerson = ReplyOf<(typeof PEOPLE_ROUTES)["readMe"]>;
 
 export function MeView() {
   const [heard, setHeard] = useState<Outcome<OwnPerson>>();
-  const [refusal, setRefusal] = useState<string>();
-  const [isLeaving, setIsLeaving] = useState(false);
-  const goOut = async (everywhere: boolean) => {
-    setIsLeaving(true);
-    const why = await signOut(everywhere);
-    setRefusal(why);
-    // otherwise another page is on its way
-    if (why !== undefined) setIsLeaving(false);
-  };
   const read = () => void ask(PEOPLE_ROUTES.readMe).then(setHeard);
   useEffect(() => void ask(PEOPLE_ROUTES.readMe).then(setHeard), []);
   const me = heard?.kind === "ok" ? heard.value : undefined;
@@ -71,36 +62,50 @@ export function MeView() {
           </div>
         </>
       }
-      dark={
-        <div className="dark-page scroll">
-          <p className="people-large">
-            {me === undefined
-              ? "Nobody is signed in here as far as can be known."
-              : me.signedIn === 1
-                ? "You are signed in here alone."
-                : `You are signed in here and in ${me.signedIn === 2 ? "one other place" : `${me.signedIn - 1} other places`}.`}
-          </p>
-          <p className="soft">
-            Signing out sends what waits, and clears this device. What cannot be sent is sealed, and opens when you sign
-            in here again.
-          </p>
-          {refusal !== undefined && (
-            <p role="alert" className="stands">
-              {refusal}
-            </p>
-          )}
-          <div className="actions">
-            <Button variant="contained" disabled={isLeaving} onClick={() => void goOut(false)}>
-              {isLeaving ? "Signing out …" : "Sign out"}
-            </Button>
-            {me !== undefined && me.signedIn > 1 && (
-              <Button variant="outlined" disabled={isLeaving} onClick={() => void goOut(true)}>
-                Sign out everywhere
-              </Button>
-            )}
-          </div>
-        </div>
-      }
+      dark={<GoingOut signedIn={me?.signedIn} />}
     />
+  );
+}
+
+/** @param signedIn in how many places; undefined where that is not known */
+function GoingOut({ signedIn }: { readonly signedIn: number | undefined }) {
+  const [refusal, setRefusal] = useState<string>();
+  const [isLeaving, setIsLeaving] = useState(false);
+  const goOut = async (everywhere: boolean) => {
+    setIsLeaving(true);
+    const why = await signOut(everywhere);
+    setRefusal(why);
+    // otherwise another page is on its way
+    if (why !== undefined) setIsLeaving(false);
+  };
+  return (
+    <div className="dark-page scroll">
+      <p className="people-large">
+        {signedIn === undefined
+          ? "Nobody is signed in here as far as can be known."
+          : signedIn === 1
+            ? "You are signed in here alone."
+            : `You are signed in here and in ${signedIn === 2 ? "one other place" : `${signedIn - 1} other places`}.`}
+      </p>
+      <p className="soft">
+        Signing out sends what waits, and clears this device. What cannot be sent is sealed, and opens when you sign in
+        here again.
+      </p>
+      {refusal !== undefined && (
+        <p role="alert" className="stands">
+          {refusal}
+        </p>
+      )}
+      <div className="actions">
+        <Button variant="contained" disabled={isLeaving} onClick={() => void goOut(false)}>
+          {isLeaving ? "Signing out …" : "Sign out"}
+        </Button>
+        {signedIn !== undefined && signedIn > 1 && (
+          <Button variant="outlined" disabled={isLeaving} onClick={() => void goOut(true)}>
+            Sign out everywhere
+          </Button>
+        )}
+      </div>
+    </div>
   );
 }

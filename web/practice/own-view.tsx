@@ -81,15 +81,11 @@ interface OneOwnProps {
   readonly onNext: () => void;
 }
 
-function OneOwn({ find, practice, onNext }: OneOwnProps) {
-  const [chosen, setChosen] = useState(find.bodies[0]?.id ?? "A");
+/** How the judge sees it today, and the dangers that can be named. */
+function useJudged(find: Find) {
   const [answer, setAnswer] = useState<ShownAnswer>();
   const [named, setNamed] = useState<readonly SheetLine[]>([]);
-  const [nearest, setNearest] = useState<SaidNearest>();
-  const [verdict, setVerdict] = useState<Verdict>();
-  const [sure, setSure] = useState<number>();
   const [isFailed, setFailed] = useState(false);
-  const [refusal, setRefusal] = useState<string>();
   useEffect(() => {
     return askUntilAnswered({
       ask: () => Promise.all([askJudge(find), askPractice("dangers")]),
@@ -101,6 +97,16 @@ function OneOwn({ find, practice, onNext }: OneOwnProps) {
       onFailure: () => setFailed(true),
     }).stop;
   }, [find]);
+  return { answer, named, isFailed };
+}
+
+function OneOwn({ find, practice, onNext }: OneOwnProps) {
+  const [chosen, setChosen] = useState(find.bodies[0]?.id ?? "A");
+  const { answer, named, isFailed } = useJudged(find);
+  const [nearest, setNearest] = useState<SaidNearest>();
+  const [verdict, setVerdict] = useState<Verdict>();
+  const [sure, setSure] = useState<number>();
+  const [refusal, setRefusal] = useState<string>();
   const isTold = sure !== undefined && answer !== undefined;
   const least = answer?.dangers[0]?.mistakes ?? 0;
   const finish = (tenths: number) => {

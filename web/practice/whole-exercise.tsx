@@ -22,6 +22,21 @@ export interface Nearest {
   readonly mistakes: number | undefined;
 }
 
+/** What is kept of a try. */
+const tried = (result: WholeTold, { sure, verdict }: Said, minutes: number) => ({
+  isRight: result.isRight,
+  sure,
+  verdict,
+  isLetThrough: result.isLetThrough,
+  isThrownAway: result.isThrownAway,
+  minutes,
+  shortestMinutes: result.shortest.minutes,
+  ...(result.isNearestRight === undefined ? {} : { isNearestRight: result.isNearestRight }),
+  ...(result.isDistanceRight === undefined ? {} : { isDistanceRight: result.isDistanceRight }),
+});
+
+const bare = ({ test, body }: Look): Look => ({ test, ...(body === undefined ? {} : { body }) });
+
 interface WholeExerciseProps extends ExerciseParts {
   readonly item: WholeItem;
   /** Instead of "Next", where it belongs to something else. */
@@ -60,26 +75,11 @@ export function WholeExercise({ item, title, ...parts }: WholeExerciseProps) {
       onReply: (result) => {
         setFailed(false);
         setTold(result);
-        keep(result, said);
+        parts.keep({ kind: item.sheet, ...tried(result, said, state?.minutes ?? 0), looks: looks.map(bare) });
       },
       onFailure: () => setFailed(true),
     });
   };
-
-  const keep = (result: WholeTold, said: Said) =>
-    parts.keep({
-      isRight: result.isRight,
-      sure: said.sure,
-      verdict: said.verdict,
-      kind: item.sheet,
-      isLetThrough: result.isLetThrough,
-      isThrownAway: result.isThrownAway,
-      minutes: state?.minutes ?? 0,
-      shortestMinutes: result.shortest.minutes,
-      ...(result.isNearestRight === undefined ? {} : { isNearestRight: result.isNearestRight }),
-      ...(result.isDistanceRight === undefined ? {} : { isDistanceRight: result.isDistanceRight }),
-      looks: looks.map(({ test, body }) => ({ test, ...(body === undefined ? {} : { body }) })),
-    });
 
   if (isFailed || state === undefined)
     return (

@@ -82,6 +82,12 @@ export function RulesView() {
     const told = (found: readonly Turned[] | "unknown") => void (asked.current === question && setTurned(found));
     turnedBy(undecided, next).then(told, () => told("unknown"));
   };
+  const choose: MatterProps["onChoose"] = (rule, value) => {
+    // unknown finds show no experience
+    const why = experienceMissing(rule, value, finds === "unknown" ? [] : finds);
+    setMissing(why);
+    if (why === undefined) set({ ...rules, [rule]: value });
+  };
   return (
     <SplitCard
       light={
@@ -107,37 +113,45 @@ export function RulesView() {
               </Alert>
             )}
             {turned !== undefined && <TurnedNote turned={turned} />}
-            {HOUSE_RULES.map(({ rule, matter, schools }) => (
-              <section key={rule} aria-label={matter} data-rule={rule} className="section">
-                <h2 className="section-title">{matter}</h2>
-                <div className="columns">
-                  {schools.map((school) => (
-                    <div key={school.value} className="stack">
-                      <Choice
-                        quiet
-                        label={`${school.name}${isDefault(rule, school.value) ? " (default)" : ""}`}
-                        state={String(school.value)}
-                        chosen={
-                          rules[rule] === undefined ? isDefault(rule, school.value) : rules[rule] === school.value
-                        }
-                        onChoose={() => {
-                          // unknown finds show no experience
-                          const why = experienceMissing(rule, school.value, finds === "unknown" ? [] : finds);
-                          setMissing(why);
-                          if (why === undefined) set({ ...rules, [rule]: school.value });
-                        }}
-                      />
-                      <span className="soft small">{school.reason}</span>
-                    </div>
-                  ))}
-                </div>
-              </section>
+            {HOUSE_RULES.map((one) => (
+              <Matter key={one.rule} of={one} rules={rules} onChoose={choose} />
             ))}
           </div>
         </>
       }
       dark={<StandingDangers />}
     />
+  );
+}
+
+type HouseRule = (typeof HOUSE_RULES)[number];
+
+interface MatterProps {
+  readonly of: HouseRule;
+  readonly rules: Rules;
+  readonly onChoose: (rule: HouseRule["rule"], value: HouseRule["schools"][number]["value"]) => void;
+}
+
+/** One matter on which people who know differ, with both schools' reasons. */
+function Matter({ of: { rule, matter, schools }, rules, onChoose }: MatterProps) {
+  return (
+    <section aria-label={matter} data-rule={rule} className="section">
+      <h2 className="section-title">{matter}</h2>
+      <div className="columns">
+        {schools.map(({ value, name, reason }) => (
+          <div key={value} className="stack">
+            <Choice
+              quiet
+              label={`${name}${isDefault(rule, value) ? " (default)" : ""}`}
+              state={String(value)}
+              chosen={rules[rule] === undefined ? isDefault(rule, value) : rules[rule] === value}
+              onChoose={() => onChoose(rule, value)}
+            />
+            <span className="soft small">{reason}</span>
+          </div>
+        ))}
+      </div>
+    </section>
   );
 }
 

@@ -47,30 +47,7 @@ export function SettingsView() {
                 onChoose={(chosen) => prefer({ region: chosen ?? null })}
               />
             </Section>
-            <Section
-              title="Units"
-              about="Records keep centimetres and degrees Celsius; what the judge says and the history keep them too."
-            >
-              <UnitLine
-                name="weights"
-                of={WEIGHT_UNITS}
-                chosen={weightUnit}
-                onChoose={(unit) => prefer({ weightUnit: unit })}
-              />
-              <UnitLine
-                name="sizes and rain"
-                of={LENGTH_UNITS}
-                chosen={units.length}
-                words={LENGTH_WORDS}
-                onChoose={(length) => prefer({ units: { ...units, length } })}
-              />
-              <UnitLine
-                name="the air"
-                of={TEMPERATURE_UNITS}
-                chosen={units.temperature}
-                onChoose={(temperature) => prefer({ units: { ...units, temperature } })}
-              />
-            </Section>
+            <UnitsInUse units={units} weightUnit={weightUnit} prefer={prefer} />
             <Section
               title="Your nose"
               about={
@@ -93,29 +70,66 @@ export function SettingsView() {
           </div>
         </>
       }
-      dark={
-        <div className="dark-page scroll">
-          <Section
-            title="When somebody is ill"
-            about="Numbers of your own: the poison centre, the ambulance, somebody who knows mushrooms. They stay on this device."
-          >
-            <TextField
-              defaultValue={emergency}
-              multiline
-              fullWidth
-              minRows={4}
-              placeholder="one number a line"
-              slotProps={{ htmlInput: { "aria-label": "Your own emergency numbers", maxLength: 400 } }}
-              onBlur={(event) => prefer({ emergency: event.target.value.trim() })}
-            />
-          </Section>
-          <p className="soft">
-            Do not wait for signs: some poisons show themselves after a day, when it is late. Keep what is left of the
-            mushrooms and of the meal.
-          </p>
-        </div>
-      }
+      dark={<WhenIll emergency={emergency} prefer={prefer} />}
     />
+  );
+}
+
+interface Preferring {
+  readonly prefer: (preferences: Partial<Preferences>) => void;
+}
+
+function UnitsInUse({ units, weightUnit, prefer }: Pick<Preferences, "units" | "weightUnit"> & Preferring) {
+  return (
+    <Section
+      title="Units"
+      about="Records keep centimetres and degrees Celsius; what the judge says and the history keep them too."
+    >
+      <UnitLine
+        name="weights"
+        of={WEIGHT_UNITS}
+        chosen={weightUnit}
+        onChoose={(unit) => prefer({ weightUnit: unit })}
+      />
+      <UnitLine
+        name="sizes and rain"
+        of={LENGTH_UNITS}
+        chosen={units.length}
+        words={LENGTH_WORDS}
+        onChoose={(length) => prefer({ units: { ...units, length } })}
+      />
+      <UnitLine
+        name="the air"
+        of={TEMPERATURE_UNITS}
+        chosen={units.temperature}
+        onChoose={(temperature) => prefer({ units: { ...units, temperature } })}
+      />
+    </Section>
+  );
+}
+
+function WhenIll({ emergency, prefer }: Pick<Preferences, "emergency"> & Preferring) {
+  return (
+    <div className="dark-page scroll">
+      <Section
+        title="When somebody is ill"
+        about="Numbers of your own: the poison centre, the ambulance, somebody who knows mushrooms. They stay on this device."
+      >
+        <TextField
+          defaultValue={emergency}
+          multiline
+          fullWidth
+          minRows={4}
+          placeholder="one number a line"
+          slotProps={{ htmlInput: { "aria-label": "Your own emergency numbers", maxLength: 400 } }}
+          onBlur={(event) => prefer({ emergency: event.target.value.trim() })}
+        />
+      </Section>
+      <p className="soft">
+        Do not wait for signs: some poisons show themselves after a day, when it is late. Keep what is left of the
+        mushrooms and of the meal.
+      </p>
+    </div>
   );
 }
 

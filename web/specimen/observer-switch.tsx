@@ -52,6 +52,7 @@ export function ObserverSwitch({ find, onChange, onObserve: observe }: ObserverS
     setName("");
   };
   const current = observers.find((one) => one.id === observer);
+  const changeCurrent = (next: Observer) => setObservers(observers.map((one) => (one.id === next.id ? next : one)));
   // whoever looks at another's find looks under their own name
   if (isAnothers) return null;
   return (
@@ -73,27 +74,11 @@ export function ObserverSwitch({ find, onChange, onObserve: observe }: ObserverS
           />
         ))}
         {current !== undefined && (
-          <Choice
-            quiet
-            label={`${current.name ?? current.id} has no nose for this`}
-            chosen={current.cannotSmell === true}
-            onChoose={() =>
-              setObservers(
-                observers.map((one) => {
-                  if (one.id !== current.id) return one;
-                  const { cannotSmell, ...rest } = one;
-                  return cannotSmell === true ? rest : { ...rest, cannotSmell: true };
-                }),
-              )
-            }
-          />
-        )}
-        {current !== undefined && (
-          <Choice
-            quiet
-            label={`smells that ${current.name ?? current.id} has met: ${current.smellsKnown?.length ?? "all"}`}
-            chosen={isNoseOpen}
-            onChoose={() => setNoseOpen(!isNoseOpen)}
+          <NoseOf
+            observer={current}
+            isOpen={isNoseOpen}
+            onOpen={() => setNoseOpen(!isNoseOpen)}
+            onChange={changeCurrent}
           />
         )}
         <TextField
@@ -112,13 +97,39 @@ export function ObserverSwitch({ find, onChange, onObserve: observe }: ObserverS
           <NoseChoice
             label={`Smells that ${current.name ?? current.id} has met`}
             known={current.smellsKnown ?? []}
-            onKnow={(known) =>
-              setObservers(observers.map((one) => (one.id === current.id ? withNose(one, known) : one)))
-            }
+            onKnow={(known) => changeCurrent(withNose(current, known))}
           />
         </div>
       )}
     </section>
+  );
+}
+
+interface NoseOfProps {
+  readonly observer: Observer;
+  readonly isOpen: boolean;
+  readonly onOpen: () => void;
+  readonly onChange: (observer: Observer) => void;
+}
+
+function NoseOf({ observer, isOpen, onOpen, onChange }: NoseOfProps) {
+  const { cannotSmell, ...rest } = observer;
+  const name = observer.name ?? observer.id;
+  return (
+    <>
+      <Choice
+        quiet
+        label={`${name} has no nose for this`}
+        chosen={cannotSmell === true}
+        onChoose={() => onChange(cannotSmell === true ? rest : { ...rest, cannotSmell: true })}
+      />
+      <Choice
+        quiet
+        label={`smells that ${name} has met: ${observer.smellsKnown?.length ?? "all"}`}
+        chosen={isOpen}
+        onChoose={onOpen}
+      />
+    </>
   );
 }
 

@@ -86,57 +86,38 @@ function listWith(list: readonly string[], value: string): string[] | null {
   return next.length === 0 ? null : next;
 }
 
-function BodyQuestion({
-  field,
-  body,
-  active,
-  onChange,
-}: {
-  field: Extract<Question, { kind: "body" }>["field"];
-  body: Body;
-  active: boolean;
-  onChange: (change: Change) => void;
-}) {
+interface BodyQuestionProps {
+  readonly field: Extract<Question, { kind: "body" }>["field"];
+  readonly body: Body;
+  readonly active: boolean;
+  readonly onChange: (change: Change) => void;
+}
+
+/** Questions of a body with one answer out of a few. */
+const ONE_OF = {
+  age: {
+    title: "How old is it?",
+    hint: "The gills of a button prove nothing.",
+    options: words(AGES),
+    pictureOf: (age: string) => <AgePicture age={age} />,
+  },
+  lifted: {
+    title: "How was it lifted?",
+    hint: "Only a body dug out whole shows its foot.",
+    options: words(LIFTS, LIFT_WORDS),
+  },
+  firmness: { title: "Firm?", options: words(FIRMNESSES) },
+};
+
+function BodyQuestion({ field, body, active, onChange }: BodyQuestionProps) {
   const set = (value: string | boolean | string[] | null) =>
     onChange(setChange({ kind: "set-body", body: body.id }, field, value));
   const one = (value: string) => set(body[field] === value ? null : value);
   switch (field) {
     case "age":
-      return (
-        <ToldBlock
-          active={active}
-          name="age"
-          title="How old is it?"
-          hint="The gills of a button prove nothing."
-          options={words(AGES)}
-          pictureOf={(age) => <AgePicture age={age} />}
-          chosen={[body.age ?? ""]}
-          onChoose={one}
-        />
-      );
     case "lifted":
-      return (
-        <ToldBlock
-          active={active}
-          name="lifted"
-          title="How was it lifted?"
-          hint="Only a body dug out whole shows its foot."
-          options={words(LIFTS, LIFT_WORDS)}
-          chosen={[body.lifted ?? ""]}
-          onChoose={one}
-        />
-      );
     case "firmness":
-      return (
-        <ToldBlock
-          active={active}
-          name="firmness"
-          title="Firm?"
-          options={words(FIRMNESSES)}
-          chosen={[body.firmness ?? ""]}
-          onChoose={one}
-        />
-      );
+      return <ToldBlock active={active} name={field} {...ONE_OF[field]} chosen={[body[field] ?? ""]} onChoose={one} />;
     case "larvae":
       return (
         <>
@@ -148,25 +129,7 @@ function BodyQuestion({
             chosen={[body.larvae ?? ""]}
             onChoose={one}
           />
-          <ToldBlock
-            active={false}
-            name="larvaeParts"
-            title="In the stem alone"
-            hint="A clean cap on a riddled stem is kept as a cap; slice inward until tunnels begin."
-            options={words(LARVAE)}
-            chosen={[body.larvaeParts?.stem ?? ""]}
-            onChoose={(value) => {
-              const { stem, ...others } = body.larvaeParts ?? {};
-              const next = stem === value ? others : { ...others, stem: value };
-              onChange(
-                setChange(
-                  { kind: "set-body", body: body.id },
-                  "larvaeParts",
-                  Object.keys(next).length === 0 ? null : next,
-                ),
-              );
-            }}
-          />
+          <LarvaeInStem body={body} onChange={onChange} />
         </>
       );
     case "keep":
@@ -194,26 +157,50 @@ function BodyQuestion({
         />
       );
     case "measures":
-      return (
-        <NumberBlock
-          active={active}
-          name="measures"
-          title="Size"
-          fields={[
-            { key: "capCm", label: "cap across", unit: "cm", value: body.measures?.capCm },
-            { key: "stemLengthCm", label: "stem length", unit: "cm", value: body.measures?.stemLengthCm },
-            { key: "stemWidthMm", label: "stem width", unit: "mm", value: body.measures?.stemWidthMm },
-          ]}
-          onSet={(key, value) => {
-            const { [key]: _before, ...others }: Record<string, unknown> = { ...body.measures };
-            const next = value === null ? others : { ...others, [key]: value };
-            onChange(
-              setChange({ kind: "set-body", body: body.id }, field, Object.keys(next).length === 0 ? null : next),
-            );
-          }}
-        />
-      );
+      return <MeasuresQuestion body={body} active={active} onChange={onChange} />;
   }
+}
+
+/** What is left of a record of fields, or nothing where none is. */
+const orNothing = <Fields extends object>(fields: Fields): Fields | null =>
+  Object.keys(fields).length === 0 ? null : fields;
+
+function LarvaeInStem({ body, onChange }: Pick<BodyQuestionProps, "body" | "onChange">) {
+  return (
+    <ToldBlock
+      active={false}
+      name="larvaeParts"
+      title="In the stem alone"
+      hint="A clean cap on a riddled stem is kept as a cap; slice inward until tunnels begin."
+      options={words(LARVAE)}
+      chosen={[body.larvaeParts?.stem ?? ""]}
+      onChoose={(value) => {
+        const { stem, ...others } = body.larvaeParts ?? {};
+        const next = stem === value ? others : { ...others, stem: value };
+        onChange(setChange({ kind: "set-body", body: body.id }, "larvaeParts", orNothing(next)));
+      }}
+    />
+  );
+}
+
+function MeasuresQuestion({ body, active, onChange }: Omit<BodyQuestionProps, "field">) {
+  return (
+    <NumberBlock
+      active={active}
+      name="measures"
+      title="Size"
+      fields={[
+        { key: "capCm", label: "cap across", unit: "cm", value: body.measures?.capCm },
+        { key: "stemLengthCm", label: "stem length", unit: "cm", value: body.measures?.stemLengthCm },
+        { key: "stemWidthMm", label: "stem width", unit: "mm", value: body.measures?.stemWidthMm },
+      ]}
+      onSet={(key, value) => {
+        const { [key]: _before, ...others }: Record<string, unknown> = { ...body.measures };
+        const next = value === null ? others : { ...others, [key]: value };
+        onChange(setChange({ kind: "set-body", body: body.id }, "measures", orNothing(next)));
+      }}
+    />
+  );
 }
 
 function WeatherQuestion({
