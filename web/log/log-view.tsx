@@ -23,9 +23,32 @@ const notesModule = () => import("./log-notes.tsx");
 const LogNotes = lazy(() => notesModule().then((module) => ({ default: module.LogNotes })));
 const LogNotesLow = lazy(() => notesModule().then((module) => ({ default: module.LogNotesLow })));
 // who has no finds yet waits for no rows, and who has some for no first evening
-const linesModule = () => import("./log-lines.tsx");
-const LogLines = lazy(() => linesModule().then((module) => ({ default: module.LogLines })));
 const FirstEvening = lazy(() => import("./first-evening.tsx").then((module) => ({ default: module.FirstEvening })));
+
+type Lines = typeof import("./log-lines.tsx");
+// fetched while this view is made and the finds are looked up
+const linesToCome = import("./log-lines.tsx");
+// that it did not come is heard where it is drawn
+linesToCome.catch(() => undefined);
+let linesThere: Lines | undefined;
+
+/** How lines are drawn, as soon as it is there: what is suspended is shown up to 300 ms after it could be. */
+function useLines(): Lines | undefined {
+  const [lines, setLines] = useState(linesThere);
+  useEffect(() => {
+    linesToCome.then(
+      (module) => {
+        linesThere = module;
+        setLines(module);
+      },
+      (error: unknown) =>
+        setLines(() => {
+          throw error;
+        }),
+    );
+  }, []);
+  return lines;
+}
 
 /** Finds that are read at once; more as the list is scrolled. */
 const PAGE = 60;
@@ -39,12 +62,11 @@ export function LogView() {
   const asked = useDeferredValue(query);
   const [most, setMost] = useState(PAGE);
   const page = useLiveQuery(() => logPage(asked, most), [asked, most]);
+  const lines = useLines();
   const [removed, setRemoved] = useState<Kept<"find">>();
   const [refusal, setRefusal] = useState<string>();
   // a device that has never heard from the server does not know that there are no finds
   const isKnown = page !== undefined && (sync.hasPulled || sync.state === "unreachable" || page.kept.length > 0);
-  // fetched while the finds are looked up
-  useEffect(() => void linesModule(), []);
   const begin = async ({ isLed, specimen }: Begun) => {
     const id = await beginFind(specimen);
     if (isLed) prefer({ ledFind: id, ledOnSpecimen: specimen !== undefined });
@@ -88,10 +110,10 @@ export function LogView() {
             <LogNotes isAway={sync.state === "unreachable"} refusal={refusal} />
           </Suspense>
           <Suspense fallback={LOOKING}>
-            {!isKnown ? (
+            {!isKnown || (page.kept.length > 0 && lines === undefined) ? (
               LOOKING
-            ) : page.kept.length > 0 ? (
-              <LogLines page={page} onMore={() => setMost(most + PAGE)} onRemove={putAway} />
+            ) : lines !== undefined && page.kept.length > 0 ? (
+              <lines.LogLines page={page} onMore={() => setMost(most + PAGE)} onRemove={putAway} />
             ) : asked === EVERYTHING ? (
               <FirstEvening onBegin={(begun) => void begin(begun)} isServerUnknown={!sync.hasPulled} />
             ) : (
