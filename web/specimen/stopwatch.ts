@@ -1,5 +1,5 @@
 /** A stopwatch whose marks can be heard: ten seconds, a minute, five minutes. */
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import { sound } from "../device/sound.ts";
 
 /** The moments at which a stain is looked at, s: practice's "at once", "within a minute" and "slow". */
@@ -53,5 +53,7 @@ export function useStopwatch(): Stopwatch {
     setStartedAt(undefined);
     setSeconds(undefined);
   }, []);
-  return { seconds, runs: startedAt !== undefined, turn, clear };
+  const runs = startedAt !== undefined;
+  // the same one for as long as it stands: what is drawn with it need not be drawn anew
+  return useMemo(() => ({ seconds, runs, turn, clear }), [seconds, runs, turn, clear]);
 }
