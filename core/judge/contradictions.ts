@@ -82,20 +82,25 @@ interface Listed {
   readonly acceptedOfSought: ReadonlySet<string>;
 }
 
-/** Sheets never change once they are shelved, so what they list is worked out once a character and age. */
-const LISTED = new WeakMap<AgeTable, Map<Age | undefined, Listed | undefined>>();
+/** Sheets never change once they are shelved, so what they list is worked out once a sheet, character and age. */
+const LISTED = new WeakMap<Sheet, Map<CharacterId, ReadonlyMap<Age | undefined, Listed | undefined>>>();
 
 /** A body of unknown age may be of any; an age of which a sheet says nothing leaves it silent. */
 function listedAt(sheet: Sheet, character: CharacterId, age: Age | undefined): Listed | undefined {
   const byAge = sheet.characters[character];
   if (byAge === undefined) return undefined;
-  let byOneAge = LISTED.get(byAge);
+  let listed = LISTED.get(sheet);
+  if (listed === undefined) {
+    listed = new Map();
+    LISTED.set(sheet, listed);
+  }
+  let byOneAge = listed.get(character);
   if (byOneAge === undefined) {
     const never = sheet.never.filter((one) => one.character === character).flatMap((one) => one.states);
     byOneAge = new Map(
       [...AGES, undefined].map((one) => [one, listing(byAge, character, one === undefined ? AGES : [one], never)]),
     );
-    LISTED.set(byAge, byOneAge);
+    listed.set(character, byOneAge);
   }
   return byOneAge.get(age);
 }

@@ -29,10 +29,10 @@ export function plainAgreement(
     if (state === "pleasant-unnamed") return true;
     if (state === "unpleasant-unnamed" && !every) return true;
     if (truths.includes(state)) return true;
-    // what a danger's sheet calls rare has no neighbours
-    return every
-      ? truths.some((truth) => soughtNeighbours(look.character, truth).includes(state))
-      : common.some((truth) => dangerNeighbours(look.character, truth).includes(state));
+    if (every) return truths.some((truth) => soughtNeighbours(look.character, truth).includes(state));
+    // what a danger never shows is taken for nothing that it does, and what its sheet calls rare has no neighbours
+    if (sheet.never.some((one) => one.character === look.character && one.states.includes(state))) return false;
+    return common.some((truth) => dangerNeighbours(look.character, truth).includes(state));
   };
   const inForce = [
     ...MASKS.filter(
