@@ -90,6 +90,7 @@ export function PutUp({ kitchen }: { readonly kitchen: Kitchen }) {
   const [way, setWay] = useState<Way>("dried");
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const [isRefused, setRefused] = useState(false);
   const food = kitchen.carried.filter((one) => one.compartment !== "apart-from-food");
   const met = useMet(
     kitchen.decisions.flatMap(({ current }) =>
@@ -120,8 +121,12 @@ export function PutUp({ kitchen }: { readonly kitchen: Kitchen }) {
     const [first] = items;
     if (!canPut || first === undefined) return;
     const code = newCode(new Set(kitchen.batches.map(({ content }) => content.code)), chance);
-    await keepJar({ code, way, kinds: first.kinds, items, ticked });
-    void navigate(`/kitchen/store/${code}`);
+    const isKept = await keepJar({ code, way, kinds: first.kinds, items, ticked }).then(
+      () => true,
+      () => false,
+    );
+    setRefused(!isKept);
+    if (isKept) void navigate(`/kitchen/store/${code}`);
   };
   if (food.length === 0) return null;
   return (
@@ -147,6 +152,11 @@ export function PutUp({ kitchen }: { readonly kitchen: Kitchen }) {
         </p>
       )}
       {(way === "dried" || way === "powder") && going.length > 0 && <ExpectedDry going={going} kitchen={kitchen} />}
+      {isRefused && (
+        <p role="alert" className="stands">
+          Not put up: this device could not keep it. Nothing of it is written down.
+        </p>
+      )}
       <Button variant="contained" size="large" disabled={!canPut} onClick={() => void put()}>
         Put up
       </Button>

@@ -11,16 +11,24 @@ import { IllStop } from "./ill-stop.tsx";
 import { MoreMenu } from "./more-menu.tsx";
 import { Stops } from "./stops.tsx";
 
-const NewVersion = lazy(() => import("../new-version.tsx").then((module) => ({ default: module.NewVersion })));
+/** What speaks up by itself is not fetched while the view that was asked for is made, ms. */
+const SPEAKS_UP_AFTER = 500;
+const later = new Promise<void>((resolve) => setTimeout(resolve, SPEAKS_UP_AFTER));
+
+const NewVersion = lazy(() =>
+  later.then(() => import("../new-version.tsx")).then((module) => ({ default: module.NewVersion })),
+);
 const PrintReminder = lazy(() =>
-  import("../field-tests/print-reminder.tsx").then((module) => ({ default: module.PrintReminder })),
+  later.then(() => import("../field-tests/print-reminder.tsx")).then((module) => ({ default: module.PrintReminder })),
 );
 const SignInView = lazy(() => import("../people/sign-in-view.tsx").then((module) => ({ default: module.SignInView })));
 const SealedNote = lazy(() => import("../people/sealed-note.tsx").then((module) => ({ default: module.SealedNote })));
 const SignedOutNote = lazy(() =>
   import("../people/signed-out-note.tsx").then((module) => ({ default: module.SignedOutNote })),
 );
-const OutingKeeper = lazy(() => import("../outing/keeper.tsx").then((module) => ({ default: module.OutingKeeper })));
+const OutingKeeper = lazy(() =>
+  later.then(() => import("../outing/keeper.tsx")).then((module) => ({ default: module.OutingKeeper })),
+);
 
 export function Whole() {
   const { state } = useNavigation();
@@ -54,7 +62,6 @@ export function Whole() {
   return (
     <div className="whole">
       {state === "loading" && <Fetching />}
-      {/* what speaks up by itself comes after the view that was asked for */}
       <Suspense fallback={null}>
         <NewVersion />
         {!isGuest && <PrintReminder />}
