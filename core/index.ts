@@ -110,7 +110,7 @@ export { DEFAULT_RULES, type RulesInForce, rulesOf } from "./judge/condition.ts"
 export type { MaskUse, Point } from "./judge/contradictions.ts";
 export { STATUSES, type Status } from "./judge/distance.ts";
 export { type DangerDistance, evidenceOf, type Judgement, judge } from "./judge/judge.ts";
-export { MASKS, type Mask } from "./judge/masks.ts";
+export { MASKS, type Mask } from "./judge/mask-table.ts";
 export { AGES_MUST, SEASON_MUST } from "./judge/musts.ts";
 export type { Reason, ReasonCode } from "./judge/reason.ts";
 export { type BodyVerdict, type Handling, PRINT_HOURS, VERDICTS, type Verdict } from "./judge/verdict.ts";

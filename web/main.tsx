@@ -3,6 +3,7 @@ import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource/source-serif-4/latin-400-italic.css";
 import "./theme/zero.css";
 import "./layout/layout.css";
+import "./layout/lines.css";
 import "./layout/navigation.css";
 import "./standing/standing.css";
 import "./specimen/choice.css";

@@ -6,8 +6,10 @@ import { AGES, type Age, type CharacterId, definitionOf, type Family, isHardLook
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
 import type { AgeTable, Sheet } from "../knowledge/sheet.ts";
 import { bitsOf, type Tables } from "../knowledge/tables.ts";
+import type { Conditions } from "./body-conditions.ts";
 import type { Look } from "./looks.ts";
-import { type Conditions, canHide, type Mask, masksInForce, ownMasksInForce } from "./masks.ts";
+import type { Mask } from "./mask-table.ts";
+import { canHide, masksInForce, ownMasksInForce } from "./masks.ts";
 
 /** What one look says about one sheet. */
 export type Agreement =

@@ -3,7 +3,9 @@ import { expect } from "chai";
 import type { Body, Find } from "../find/schema.ts";
 import { CHARACTERS, definitionOf } from "../find/vocabulary.ts";
 import { answerTo, bodyOf, findOf, type Seen } from "../tests/build.ts";
-import { COLD_BELOW_C, canHide, DROUGHT_DAYS, HOURS_UNTIL_STALE, isHidden, MASKS, masksInForce } from "./masks.ts";
+import { COLD_BELOW_C, DROUGHT_DAYS, HOURS_UNTIL_STALE } from "./body-conditions.ts";
+import { MASKS } from "./mask-table.ts";
+import { canHide, isHidden, masksInForce } from "./masks.ts";
 import { sceneOf } from "./scene.ts";
 
 interface Case {

@@ -2,8 +2,9 @@
 import { dangerNeighbours, soughtNeighbours } from "../find/neighbours.ts";
 import type { Body, Find } from "../find/schema.ts";
 import { type CharacterId, isStain } from "../find/vocabulary.ts";
+import { type Conditions, conditionsOf } from "./body-conditions.ts";
 import { bodyLooks, type Look, type Looks, siteLooks } from "./looks.ts";
-import { type Conditions, conditionsOf, isHidden } from "./masks.ts";
+import { isHidden } from "./masks.ts";
 
 /** One body with what was seen of it and what hides it. */
 export interface BodyScene {

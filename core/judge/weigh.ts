@@ -1,9 +1,11 @@
 /** One look weighed against every sheet at once, on the compiled tables. Same meaning as `agreementOf`, row by row. */
 import type { Age } from "../find/vocabulary.ts";
 import { bitsOf, type Column, neighbourBits, type Tables } from "../knowledge/tables.ts";
+import type { Conditions } from "./body-conditions.ts";
 import { agreementOf, saysNothing } from "./contradictions.ts";
 import type { Look } from "./looks.ts";
-import { type Conditions, type Mask, masksInForce, ownMasksInForce } from "./masks.ts";
+import type { Mask } from "./mask-table.ts";
+import { masksInForce, ownMasksInForce } from "./masks.ts";
 
 export const SILENT = 0;
 export const AGREES = 1;

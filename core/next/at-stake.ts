@@ -1,7 +1,7 @@
 /** What is at stake at each thing one could look at: the standing dangers that it would move, if the find is what it seems. */
 import { CHARACTER_IDS, definitionOf } from "../find/vocabulary.ts";
+import type { Conditions } from "../judge/body-conditions.ts";
 import type { Judgement } from "../judge/judge.ts";
-import type { Conditions } from "../judge/masks.ts";
 import { isAgainst, type Weighing, weigh } from "../judge/weigh.ts";
 import { expectedLook } from "./expected.ts";
 

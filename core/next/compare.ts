@@ -1,6 +1,6 @@
 /** What tells two kinds apart: the characters that separate their sheets, best first, and what would hide each. */
 import { type Age, CHARACTER_IDS, type CharacterId, canBeHard, definitionOf, type Family } from "../find/vocabulary.ts";
-import { MASKS } from "../judge/masks.ts";
+import { MASKS } from "../judge/mask-table.ts";
 import { SHARE } from "../judge/ranking.ts";
 import { type Sheet, type StateTable, tablesOf } from "../knowledge/sheet.ts";
 

@@ -1,6 +1,6 @@
 /** The tests that can be done on a find, with what they cost. Minutes and waits: common practice, no source. */
 import type { CharacterId } from "../find/vocabulary.ts";
-import type { Conditions } from "../judge/masks.ts";
+import type { Conditions } from "../judge/body-conditions.ts";
 
 /** One test in the field or at the table. */
 export interface FieldTest {

@@ -1,9 +1,10 @@
 /** The tests that could still be done on this find, with what each would show if the find is what it seems to be. */
 import { type Age, type CharacterId, isHardLook } from "../find/vocabulary.ts";
+import type { Conditions } from "../judge/body-conditions.ts";
 import { familyBit, familyBitOf } from "../judge/families.ts";
 import type { Judgement } from "../judge/judge.ts";
 import type { Look } from "../judge/looks.ts";
-import { type Conditions, isHidden } from "../judge/masks.ts";
+import { isHidden } from "../judge/masks.ts";
 import { isConfirmed, type Proofs } from "../judge/musts.ts";
 import { SHARE } from "../judge/ranking.ts";
 import { type BodyScene, hasQuickLook, ONCE_ONLY } from "../judge/scene.ts";

@@ -4,7 +4,7 @@ import { DRAWN_CHARACTERS } from "../figure/swatches.ts";
 import { DANGER_TIERS } from "../find/taxa.ts";
 import { definitionOf, isCharacterId } from "../find/vocabulary.ts";
 import { evidenceOf, judge } from "../judge/judge.ts";
-import { MASKS } from "../judge/masks.ts";
+import { MASKS } from "../judge/mask-table.ts";
 import { DEPOSITS } from "../measure/synthetic-picture.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { chanceOf } from "./chance.ts";

@@ -2,8 +2,8 @@
 import type { Entry } from "../find/entry.ts";
 import type { Body, Find } from "../find/schema.ts";
 import { CHARACTER_IDS, type CharacterId, REGIONS } from "../find/vocabulary.ts";
+import { conditionsOf } from "../judge/body-conditions.ts";
 import { bodyLooks } from "../judge/looks.ts";
-import { conditionsOf } from "../judge/masks.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import { type Chance, pick } from "./chance.ts";
 import { apparentStates, type Specimen } from "./specimen.ts";

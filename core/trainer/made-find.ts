@@ -5,8 +5,8 @@
 import { type Body, type Find, findSchema, type Measures, type Rules } from "../find/schema.ts";
 import { type Age, type CharacterId, type Lift, SITE_CHARACTERS } from "../find/vocabulary.ts";
 import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
+import { conditionsOf } from "../judge/body-conditions.ts";
 import { bodyLooks } from "../judge/looks.ts";
-import { conditionsOf } from "../judge/masks.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import { FIELD_TESTS, type FieldTest, testWords } from "../next/field-tests.ts";
 import { chanceOf, happens } from "./chance.ts";

@@ -5,7 +5,7 @@
 import { DRAWN_CHARACTERS } from "../figure/swatches.ts";
 import { DANGER_TIERS } from "../find/taxa.ts";
 import { type CharacterId, canBeHard, definitionOf, isCharacterId, type REGIONS } from "../find/vocabulary.ts";
-import { MASKS } from "../judge/masks.ts";
+import { MASKS } from "../judge/mask-table.ts";
 import { isInMonths } from "../judge/season.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 import type { Sheet } from "../knowledge/sheet.ts";

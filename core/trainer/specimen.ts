@@ -10,8 +10,9 @@ import {
   type Lift,
   type Wear,
 } from "../find/vocabulary.ts";
+import type { Conditions } from "../judge/body-conditions.ts";
 import type { Look } from "../judge/looks.ts";
-import { type Conditions, masksInForce } from "../judge/masks.ts";
+import { masksInForce } from "../judge/masks.ts";
 import { SHARE } from "../judge/ranking.ts";
 import type { Sheet, StateTable } from "../knowledge/sheet.ts";
 import { type Chance, happens, pick, pickByWeight } from "./chance.ts";

@@ -2,7 +2,8 @@
 import type { Role } from "@jittery-cap/core/people";
 import { QueryTypes, type Sequelize, type Transaction, UniqueConstraintError } from "sequelize";
 import { z } from "zod";
-import type { CircleMemberRow, Models } from "../database/models.ts";
+import type { Models } from "../database/models.ts";
+import type { CircleMemberRow } from "../database/rows.ts";
 import { Problem } from "../http/problem.ts";
 import { hashOfCode, newToken } from "../people/people.ts";
 

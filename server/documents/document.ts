@@ -12,7 +12,7 @@ import {
 } from "@jittery-cap/core/documents";
 import { LRUCache } from "lru-cache";
 import { z } from "zod";
-import type { DocumentRow } from "../database/models.ts";
+import type { DocumentRow } from "../database/rows.ts";
 
 /** Where documents stand that have no moment to be listed by: behind all others. */
 export const UNLISTED = new Date("1000-01-01T00:00:00Z");

@@ -1,7 +1,8 @@
 /** Reading what is kept: one document, what changed since, who changed what. Every question names who asks it. */
 import { type Actor, type ContentOf, type KindName, may, ownerOf } from "@jittery-cap/core/documents";
 import { Op, type Sequelize } from "sequelize";
-import type { Models, TouchRow } from "../database/models.ts";
+import type { Models } from "../database/models.ts";
+import type { TouchRow } from "../database/rows.ts";
 import { contentAs, type Row } from "./document.ts";
 
 /** How long what was put away can be brought back. */

@@ -11,34 +11,16 @@ import {
   isArchiving,
   type KindName,
   may,
-  type Standing,
   type Touch,
   touchSchemaOf,
 } from "@jittery-cap/core/documents";
 import { Op, type Sequelize, type Transaction } from "sequelize";
 import { inTransaction } from "../database/collisions.ts";
-import type { Models, TouchRow } from "../database/models.ts";
+import type { Models } from "../database/models.ts";
+import type { TouchRow } from "../database/rows.ts";
 import { contentOf, hashOf, kindOf, type Row, remember, UNLISTED, type Written } from "./document.ts";
 import { type NewTouch, storeChanged } from "./store-changed.ts";
-
-/** What somebody asks to be written of one document. */
-export interface WriteRequest {
-  readonly actor: Actor;
-  /** Whose document it is or becomes. */
-  readonly ownerId: string;
-  readonly id: string;
-  readonly kind: KindName;
-  /** The version that the writer knew; 0 where it makes the document. */
-  readonly known: number;
-  readonly create?: unknown;
-  /** What was sent to be made, where that is not what is kept: by it a repeated write is known. */
-  readonly made?: string;
-  readonly touches: readonly Touch<unknown>[];
-  /** How the actor stands to the document, where it is another's. */
-  readonly standing?: Standing;
-  /** What is stored with a new document, in the same transaction. */
-  readonly beside?: (transaction: Transaction) => Promise<void>;
-}
+import type { WriteRequest } from "./write-request.ts";
 
 /** Writes of one group: more would hold the event loop for too long. */
 const A_GROUP = 32;

@@ -1,6 +1,7 @@
 /** Links by which one person may join. Only a hash of the link is kept: whoever reads the database joins nowhere. */
 import type { Sequelize } from "sequelize";
-import type { InvitationRow, Models } from "../database/models.ts";
+import type { Models } from "../database/models.ts";
+import type { InvitationRow } from "../database/rows.ts";
 import { Problem } from "../http/problem.ts";
 import { hashOfCode, type NewPerson, newToken, type People } from "./people.ts";
 

@@ -6,7 +6,8 @@ import { randomBytes } from "node:crypto";
 import type { Person } from "@jittery-cap/core/documents";
 import { type SharedPlace, sharedPlace } from "@jittery-cap/core/season";
 import { createOnce } from "../database/collisions.ts";
-import type { Models, PlaceLinkRow } from "../database/models.ts";
+import type { Models } from "../database/models.ts";
+import type { PlaceLinkRow } from "../database/rows.ts";
 import type { Documents } from "../documents/documents.ts";
 import { type KeptLink, keptLink, openUntil } from "../packets/link.ts";
 

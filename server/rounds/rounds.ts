@@ -11,7 +11,8 @@ import {
   tallyOf,
 } from "@jittery-cap/core/trainer";
 import { createOnce } from "../database/collisions.ts";
-import type { Models, RoundAnswerRow, RoundRow } from "../database/models.ts";
+import type { Models } from "../database/models.ts";
+import type { RoundAnswerRow, RoundRow } from "../database/rows.ts";
 import { openUntil } from "../packets/link.ts";
 
 /** A round as its table has it. */

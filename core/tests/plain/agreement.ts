@@ -2,9 +2,11 @@
 
 import { dangerNeighbours, soughtNeighbours } from "../../find/neighbours.ts";
 import { AGES, type Age } from "../../find/vocabulary.ts";
+import type { Conditions } from "../../judge/body-conditions.ts";
 import type { Agreement } from "../../judge/contradictions.ts";
 import type { Look } from "../../judge/looks.ts";
-import { type Conditions, canHide, MASKS, ownMasksInForce } from "../../judge/masks.ts";
+import { MASKS } from "../../judge/mask-table.ts";
+import { canHide, ownMasksInForce } from "../../judge/masks.ts";
 import type { Sheet } from "../../knowledge/sheet.ts";
 
 /** Reads every table anew and asks every mask. Same meaning as `agreementOf`. */
