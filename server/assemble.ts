@@ -16,7 +16,7 @@ import { Documents } from "./documents/documents.ts";
 import { Live } from "./documents/live.ts";
 import { LiveAcross } from "./documents/live-across.ts";
 import { DocumentWriter } from "./documents/writer.ts";
-import { SETUP_WORD } from "./http/handlers/people.ts";
+import { SETUP_WORD } from "./http/handlers/sign-in.ts";
 import type { Parts } from "./http/parts.ts";
 import type { Judging } from "./judging/judging.ts";
 import { Verdicts } from "./judging/verdicts.ts";

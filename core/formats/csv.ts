@@ -176,10 +176,7 @@ export function findsOfCsv(text: string): Parsed<readonly Find[]> {
       ],
     };
   const faults: Fault[] = [];
-  const drafts = new Map<
-    string,
-    { readonly row: number; readonly find: Record<string, unknown> & { bodies: Record<string, unknown>[] } }
-  >();
+  const drafts = new Map<string, Draft>();
   for (const [index, row] of data.entries()) addRow(row, index + 2, drafts, faults);
   const finds: Find[] = [];
   for (const { row, find } of drafts.values()) {
@@ -193,110 +190,134 @@ export function findsOfCsv(text: string): Parsed<readonly Find[]> {
 
 const record = z.record(z.string(), z.json());
 
-function addRow(
-  row: Record<string, string>,
-  number: number,
-  drafts: Map<string, { row: number; find: Record<string, unknown> & { bodies: Record<string, unknown>[] } }>,
-  faults: Fault[],
-): void {
-  const at = (column: Column): string | undefined => {
-    const value = row[column];
+type Draft = { readonly row: number; readonly find: Record<string, unknown> & { bodies: Record<string, unknown>[] } };
+
+/** The cells of one row, read as what they should be; what they are not is told with row and column. */
+class Cells {
+  readonly #row: Record<string, string>;
+  readonly number: number;
+  readonly #faults: Fault[];
+
+  constructor(row: Record<string, string>, number: number, faults: Fault[]) {
+    this.#row = row;
+    this.number = number;
+    this.#faults = faults;
+  }
+
+  fault(column: Column, message: string): void {
+    this.#faults.push({ path: `row ${this.number}, ${column}`, message });
+  }
+
+  text = (column: Column): string | undefined => {
+    const value = this.#row[column];
     return value === undefined || value === "" ? undefined : NUMBERS.has(column) ? value : unguarded(value);
   };
-  const fault = (column: Column, message: string) => faults.push({ path: `row ${number}, ${column}`, message });
-  const number_ = (column: Column): number | undefined => {
-    const value = at(column);
+
+  several = (column: Column): string[] | undefined => this.text(column)?.split(SEVERAL);
+
+  amount = (column: Column): number | undefined => {
+    const value = this.text(column);
     if (value === undefined) return undefined;
     const read = Number(value);
-    if (!Number.isFinite(read)) fault(column, `expected a number, found ${JSON.stringify(value)}`);
+    if (!Number.isFinite(read)) this.fault(column, `expected a number, found ${JSON.stringify(value)}`);
     return read;
   };
-  const truth = (column: Column): boolean | undefined => {
-    const value = at(column);
+
+  truth(column: Column): boolean | undefined {
+    const value = this.text(column);
     if (value === undefined) return undefined;
-    if (value !== "true" && value !== "false") fault(column, `expected true or false, found ${JSON.stringify(value)}`);
+    if (value !== "true" && value !== "false")
+      this.fault(column, `expected true or false, found ${JSON.stringify(value)}`);
     return value === "true";
-  };
-  const json = (column: Column): Record<string, unknown> => {
-    const value = at(column);
+  }
+
+  json(column: Column): Record<string, unknown> {
+    const value = this.text(column);
     if (value === undefined) return {};
     try {
       return record.parse(JSON.parse(value));
     } catch {
-      fault(column, "expected a JSON object");
+      this.fault(column, "expected a JSON object");
       return {};
     }
-  };
-  const id = at("find_id");
+  }
+}
+
+function addRow(row: Record<string, string>, number: number, drafts: Map<string, Draft>, faults: Fault[]): void {
+  const cells = new Cells(row, number, faults);
+  const id = cells.text("find_id");
   if (id === undefined) {
-    fault("find_id", "is empty");
+    cells.fault("find_id", "is empty");
     return;
   }
-  let draft = drafts.get(id);
-  if (draft === undefined) {
-    const place = fieldsOf(PLACE_FIELDS, (column) => (NUMBERS.has(column) ? number_(column) : at(column)));
-    const { place: _emptyPlace, site, ...more } = json("find_more");
-    draft = {
-      row: number,
-      find: {
-        ...more,
-        format: "jittery-cap/find",
-        version: 1,
-        id,
-        ...given({ label: at("label"), note: at("note"), foundAt: at("found_at") }),
-        ...(Object.keys(place).length > 0 || _emptyPlace !== undefined ? { place } : {}),
-        ...(site === undefined ? {} : { site }),
-        bodies: [],
-      },
-    };
-    drafts.set(id, draft);
-  }
+  const draft = drafts.get(id) ?? { row: number, find: findIn(cells, id) };
+  drafts.set(id, draft);
   const { find } = draft;
-  const bodyId = at("body");
-  const character = at("character");
+  const bodyId = cells.text("body");
+  const character = cells.text("character");
   if (bodyId === undefined) {
-    if (character === undefined) return;
-    const states = at("states")?.split(SEVERAL);
-    find.site = { ...Object(find.site ?? {}), [character]: states };
+    if (character !== undefined) find.site = { ...Object(find.site ?? {}), [character]: cells.several("states") };
     return;
   }
   let body = find.bodies.find((one) => one.id === bodyId);
   if (body === undefined) {
-    const sizes = fieldsOf(SIZE_FIELDS, number_);
-    const { measures, ...more } = json("body_more");
-    body = {
-      ...more,
-      id: bodyId,
-      ...given({
-        age: at("age"),
-        lifted: at("lifted"),
-        wear: at("wear")?.split(SEVERAL),
-        hoursSincePicked: number_("hours_since_picked"),
-        firmness: at("firmness"),
-        larvae: at("larvae"),
-        keep: truth("keep"),
-        ending: at("ending"),
-      }),
-      ...(Object.keys(sizes).length > 0 || measures !== undefined
-        ? { measures: { ...Object(measures ?? {}), ...sizes } }
-        : {}),
-    };
+    body = bodyIn(cells, bodyId);
     find.bodies.push(body);
   }
   if (character === undefined) return;
-  const entry: Partial<Record<keyof Entry, unknown>> = {
+  body.seen = [...(Array.isArray(body.seen) ? body.seen : []), entryIn(cells, character)];
+}
+
+function findIn(cells: Cells, id: string): Draft["find"] {
+  const place = fieldsOf(PLACE_FIELDS, (column) => (NUMBERS.has(column) ? cells.amount(column) : cells.text(column)));
+  const { place: emptyPlace, site, ...more } = cells.json("find_more");
+  return {
+    ...more,
+    format: "jittery-cap/find",
+    version: 1,
+    id,
+    ...given({ label: cells.text("label"), note: cells.text("note"), foundAt: cells.text("found_at") }),
+    ...(Object.keys(place).length > 0 || emptyPlace !== undefined ? { place } : {}),
+    ...(site === undefined ? {} : { site }),
+    bodies: [],
+  };
+}
+
+function bodyIn(cells: Cells, id: string): Record<string, unknown> {
+  const sizes = fieldsOf(SIZE_FIELDS, cells.amount);
+  const { measures, ...more } = cells.json("body_more");
+  return {
+    ...more,
+    id,
+    ...given({
+      age: cells.text("age"),
+      lifted: cells.text("lifted"),
+      wear: cells.several("wear"),
+      hoursSincePicked: cells.amount("hours_since_picked"),
+      firmness: cells.text("firmness"),
+      larvae: cells.text("larvae"),
+      keep: cells.truth("keep"),
+      ending: cells.text("ending"),
+    }),
+    ...(Object.keys(sizes).length > 0 || measures !== undefined
+      ? { measures: { ...Object(measures ?? {}), ...sizes } }
+      : {}),
+  };
+}
+
+function entryIn(cells: Cells, character: string): Partial<Record<keyof Entry, unknown>> {
+  return {
     character,
     ...given({
-      states: at("states")?.split(SEVERAL),
-      unseen: at("unseen"),
-      sure: truth("sure"),
-      by: at("by"),
-      at: at("at"),
-      method: at("method"),
-      speed: at("speed"),
+      states: cells.several("states"),
+      unseen: cells.text("unseen"),
+      sure: cells.truth("sure"),
+      by: cells.text("by"),
+      at: cells.text("at"),
+      method: cells.text("method"),
+      speed: cells.text("speed"),
     }),
   };
-  body.seen = [...(Array.isArray(body.seen) ? body.seen : []), entry];
 }
 
 /** Without what was not given. */

@@ -11,10 +11,12 @@ import { basePathOf, below, pageAt } from "./base-path.ts";
 import { circleHandlers } from "./handlers/circles.ts";
 import { documentHandlers } from "./handlers/documents.ts";
 import { findHandlers } from "./handlers/finds.ts";
+import { invitationHandlers } from "./handlers/invitations.ts";
 import { packetHandlers } from "./handlers/packets.ts";
 import { peopleHandlers } from "./handlers/people.ts";
 import { placeHandlers } from "./handlers/places.ts";
 import { roundHandlers } from "./handlers/rounds.ts";
+import { signInHandlers } from "./handlers/sign-in.ts";
 import { surroundingsHandlers } from "./handlers/surroundings.ts";
 import type { Parts } from "./parts.ts";
 import { problemHandler, sendProblem } from "./problem.ts";
@@ -108,6 +110,7 @@ export function createApp(parts: Parts, running: Running = {}): Express {
   app.use(express.json({ limit: BODY_LIMIT, type: ["application/json", "application/*+json"] }));
   app.use(wholeJsonOnly);
   const personOf = running.personOf ?? signedIn(parts);
+  const reached = reachedBy(running);
   serve(
     app,
     {
@@ -118,7 +121,9 @@ export function createApp(parts: Parts, running: Running = {}): Express {
       ...placeHandlers(parts),
       ...roundHandlers(parts),
       ...surroundingsHandlers(parts),
-      ...peopleHandlers(parts, reachedBy(running)),
+      ...signInHandlers(parts, reached),
+      ...peopleHandlers(parts, reached),
+      ...invitationHandlers(parts, reached),
     },
     personOf,
     running.session,
@@ -126,25 +131,28 @@ export function createApp(parts: Parts, running: Running = {}): Express {
   app.use("/api", (request, response) => sendProblem(response, 404, `There is nothing at ${request.originalUrl}.`));
 
   const { webFolder } = running;
-  if (webFolder !== undefined && existsSync(webFolder)) {
-    app.use(
-      "/assets",
-      express.static(join(webFolder, "assets"), {
-        immutable: true,
-        maxAge: LONG_CACHE_SECONDS * 1000,
-        fallthrough: false,
-      }),
-    );
-    const page: RequestHandler = (_request, response) => {
-      response
-        .set("Cache-Control", "no-cache")
-        .type("html")
-        .send(pageAt(base, join(webFolder, "index.html")));
-    };
-    app.get("/index.html", page);
-    app.use(express.static(webFolder, { index: false, maxAge: 0 }));
-    app.get("/{*path}", page);
-  }
+  if (webFolder !== undefined && existsSync(webFolder)) serveWeb(app, webFolder, base);
   app.use(problemHandler(logger));
   return below(base, app);
+}
+
+/** Serves the built application: its files for a year, since a changed one has another name, and its page anew each time. */
+function serveWeb(app: Express, webFolder: string, base: string): void {
+  app.use(
+    "/assets",
+    express.static(join(webFolder, "assets"), {
+      immutable: true,
+      maxAge: LONG_CACHE_SECONDS * 1000,
+      fallthrough: false,
+    }),
+  );
+  const page: RequestHandler = (_request, response) => {
+    response
+      .set("Cache-Control", "no-cache")
+      .type("html")
+      .send(pageAt(base, join(webFolder, "index.html")));
+  };
+  app.get("/index.html", page);
+  app.use(express.static(webFolder, { index: false, maxAge: 0 }));
+  app.get("/{*path}", page);
 }
