@@ -140,4 +140,12 @@ describe("a thread that is asked", () => {
     expect(await asked).to.equal("the thread broke down");
     expect(await ask((remote) => remote.echo("another"))).to.equal("another");
   });
+
+  it("that broke down while nobody asked costs no question", async () => {
+    const ask = someone();
+    await ask((remote) => remote.echo("one"));
+    Thread.begun[0]?.dispatchEvent(new Event("error"));
+    expect(await ask((remote) => remote.echo("two"))).to.equal("two");
+    expect(Thread.begun).to.have.length(2);
+  });
 });
