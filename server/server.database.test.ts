@@ -134,6 +134,14 @@ describe("the server", () => {
     const beyond = await make({ ...find, id: uuid(), foundAt: "9999-12-31T23:59:59-14:00" } as { id: string });
     expect(beyond.status).to.equal(400);
     expect(beyond.body.errors[0].path).to.contain("foundAt");
+    const picture = await api
+      .put(
+        `/api/pictures/${uuid()}?about=${find.id}&part=top&takenAt=${encodeURIComponent("9999-12-31T23:59:59-14:00")}`,
+      )
+      .type("image/png")
+      .send(Buffer.from("no picture"));
+    expect(picture.status).to.equal(400);
+    expect(picture.body.errors[0].path).to.contain("takenAt");
     const once = touchOf({ kind: "set-find", field: "note", value: "twice" });
     const twice = await touch(find.id, 1, once, once);
     expect(twice.status).to.equal(400);

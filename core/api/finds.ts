@@ -1,6 +1,7 @@
 /** Finds in lists, judged; decisions and how they stand; files made of a find. */
 import { z } from "zod";
 import { PICTURE_PARTS } from "../documents/kinds/picture.ts";
+import { momentSchema } from "../find/moment.ts";
 import { bodyIdSchema } from "../find/schema.ts";
 import { VERDICTS } from "../judge/verdict.ts";
 import { documentSchema, uuid } from "./documents.ts";
@@ -80,7 +81,7 @@ export const putPicture = route({
     about: uuid,
     part: z.enum(PICTURE_PARTS),
     body: bodyIdSchema.optional(),
-    takenAt: z.iso.datetime({ offset: true, error: "expected a date and time with its offset" }),
+    takenAt: momentSchema,
   }),
   file: PICTURE_TYPES,
   reply: documentSchema,

@@ -1,18 +1,17 @@
 /** What is around the person: weather, and the stand-ins for what a device would tell. */
 import { z } from "zod";
+import { momentSchema } from "../find/moment.ts";
 import { skyDaySchema } from "../season/day-look.ts";
 import { dayNumber, daySchema } from "../season/day-of-year.ts";
 import { route } from "./route.ts";
 
-const moment = z.strictObject({
-  at: z.iso.datetime({ offset: true, error: "expected a date and time with its offset" }),
-});
+const whenSchema = z.strictObject({ at: momentSchema });
 
 export const readWeather = route({
   method: "get",
   path: "/api/weather",
   about: "The weather before a moment, as a station tells it",
-  query: moment,
+  query: whenSchema,
   reply: z.object({
     station: z.string(),
     simulated: z.boolean(),
@@ -47,7 +46,7 @@ export const simulatedPosition = route({
   method: "get",
   path: "/api/stand-ins/position",
   about: "Where a walk that nobody takes is at a moment",
-  query: moment,
+  query: whenSchema,
   reply: z.object({
     lat: z.number(),
     lon: z.number(),

@@ -1,6 +1,7 @@
 /** A decision, frozen: the record, the rules, the sheets' edition and the answer as they were, and how each body ended. */
 import { z } from "zod";
 import { type AnswerSummary, answerSummarySchema } from "../answer/summary.ts";
+import { momentSchema } from "../find/moment.ts";
 import type { Fault, Parsed } from "../find/parse.ts";
 import { type Find, findSchema } from "../find/schema.ts";
 import { rulesOf } from "../judge/condition.ts";
@@ -17,7 +18,7 @@ export const decisionSchema = z.strictObject({
   /** The answer as it was then. A server puts its own in the place of what it is sent. */
   answer: answerSummarySchema,
   endings: z.array(bodyEndingSchema).min(1).max(200),
-  decidedAt: z.iso.datetime({ offset: true, error: "expected a date and time with its offset" }),
+  decidedAt: momentSchema,
 });
 export type Decision = z.infer<typeof decisionSchema>;
 

@@ -3,6 +3,7 @@
  * the table, and is undone as one. Nothing else may change a document.
  */
 import { z } from "zod";
+import { momentSchema } from "../find/moment.ts";
 import { type Fault, type Parsed, parseWith } from "../find/parse.ts";
 import type { DocumentKind } from "./kind.ts";
 
@@ -31,7 +32,7 @@ export interface Touch<Change> {
 export function touchSchemaOf<Content, Change>(kind: DocumentKind<Content, Change>): z.ZodType<Touch<Change>> {
   return z.strictObject({
     id: z.uuid("expected a UUID made by the client"),
-    at: z.iso.datetime({ offset: true, error: "expected a date and time with its offset" }),
+    at: momentSchema,
     by: z.uuid("expected the id of a person"),
     undoes: z.uuid().optional(),
     redoes: z.uuid().optional(),

@@ -1,5 +1,6 @@
 /** One observation: what was seen of one character on one body, or why it could not be looked at. */
 import { z } from "zod";
+import { localMomentSchema } from "./moment.ts";
 import { CHARACTER_IDS, type CharacterId, definitionOf, isStain, METHODS, STAIN_SPEEDS } from "./vocabulary.ts";
 
 const REASON_LENGTH = 300;
@@ -31,7 +32,7 @@ function entryOf(id: CharacterId) {
     unseen: z.string().min(1).max(REASON_LENGTH).optional(),
     sure: z.boolean().optional(),
     by: z.string().min(1).max(OBSERVER_LENGTH).optional(),
-    at: z.iso.datetime({ offset: true, local: true, error: "expected a date and time" }).optional(),
+    at: localMomentSchema.optional(),
     method: z.enum(METHODS).optional(),
   };
   return isStain(id) ? z.strictObject({ ...fields, speed: z.enum(STAIN_SPEEDS).optional() }) : z.strictObject(fields);

@@ -1,6 +1,7 @@
 /** The find file, format version 1: what a record may hold, and nothing else. */
 import { z } from "zod";
 import { entrySchema } from "./entry.ts";
+import { localMomentSchema } from "./moment.ts";
 import { isTaxonId } from "./taxa.ts";
 import {
   AGES,
@@ -26,17 +27,6 @@ const NOTE_LENGTH = 4000;
 const identifier = z
   .string()
   .regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/, "expected 1 to 64 letters, digits, dots, hyphens or underscores");
-/** Years that a calendar of four figures holds in every zone. */
-const YEARS = { first: 1000, last: 9998 } as const;
-const moment = z.iso
-  .datetime({
-    offset: true,
-    local: true,
-    error: "expected a date and time such as 2026-09-14T10:20:00+02:00",
-  })
-  .refine((text) => Number(text.slice(0, 4)) >= YEARS.first && Number(text.slice(0, 4)) <= YEARS.last, {
-    error: `expected a year from ${YEARS.first} to ${YEARS.last}`,
-  });
 const positive = z.number().positive();
 const many = (words: readonly string[]) => z.array(z.enum(words)).min(1).max(words.length);
 const taxon = z.string().refine(isTaxonId, { error: (issue) => `${JSON.stringify(issue.input)} is no known sheet` });
@@ -107,8 +97,8 @@ export const measuresSchema = z.strictObject({
 });
 
 export const printSchema = z.strictObject({
-  laidAt: moment.optional(),
-  readAt: moment.optional(),
+  laidAt: localMomentSchema.optional(),
+  readAt: localMomentSchema.optional(),
   paper: z.enum(PRINT_PAPERS).optional(),
   cap: z.enum(["whole", "halved", "wetted"]).optional(),
   covered: z.boolean().optional(),
@@ -144,13 +134,13 @@ export const bodySchema = z.strictObject({
   print: printSchema.optional(),
   seen: z.array(entrySchema).max(1000).optional(),
   sameAs: bodyIdSchema.optional(),
-  seenAt: moment.optional(),
+  seenAt: localMomentSchema.optional(),
   keep: z.boolean().optional(),
   note: z.string().max(NOTE_LENGTH).optional(),
   /** How it left the basket again, and when. */
-  parted: z.strictObject({ how: z.enum(PARTINGS), at: moment }).optional(),
+  parted: z.strictObject({ how: z.enum(PARTINGS), at: localMomentSchema }).optional(),
   /** The last look at the table: foot, ring and gills once more against the record. */
-  sorted: z.strictObject({ as: z.enum(SORTED_AS), at: moment }).optional(),
+  sorted: z.strictObject({ as: z.enum(SORTED_AS), at: localMomentSchema }).optional(),
 });
 
 /** One collecting event. */
@@ -166,7 +156,7 @@ export const findSchema = z
     id: identifier,
     label: z.string().max(LABEL_LENGTH).optional(),
     note: z.string().max(NOTE_LENGTH).optional(),
-    foundAt: moment.optional(),
+    foundAt: localMomentSchema.optional(),
     place: placeSchema.optional(),
     site: siteSchema.optional(),
     weather: weatherSchema.optional(),

@@ -1,14 +1,14 @@
 /** What is told while somebody is ill: each thing with its time, added and never edited away. */
 import { z } from "zod";
+import { momentSchema } from "../find/moment.ts";
 
-const moment = z.iso.datetime({ offset: true });
 const words = z.string().trim().min(1).max(400);
-const told = { id: z.string().min(1).max(64), toldAt: moment, struckAt: moment.optional() };
+const told = { id: z.string().min(1).max(64), toldAt: momentSchema, struckAt: momentSchema.optional() };
 
 export const mealSchema = z.strictObject({
   ...told,
   kind: z.literal("meal"),
-  eatenAt: moment,
+  eatenAt: momentSchema,
   what: words,
   /** The meal or tasting of the log that it is, where there is one. */
   logged: z.uuid().optional(),
@@ -17,7 +17,7 @@ export const feltSchema = z.strictObject({
   ...told,
   kind: z.literal("felt"),
   who: z.string().trim().max(80),
-  since: moment,
+  since: momentSchema,
   what: words,
 });
 /** One thing that was told. */

@@ -1,11 +1,11 @@
 /** A batch in the store: what it was made of, the weights in and out, its code, and what was taken from it. */
 import { z } from "zod";
+import { momentSchema } from "../find/moment.ts";
 import { bodyIdSchema } from "../find/schema.ts";
 import { isTaxonId } from "../find/taxa.ts";
 import { waySchema } from "./keeping.ts";
 import { ticksSchema } from "./meal.ts";
 
-const moment = z.iso.datetime({ offset: true, error: "expected a date and time with its offset" });
 const MOST_GRAMS = 100_000;
 const grams = z
   .number("expected grams")
@@ -47,7 +47,7 @@ export const TAKING_WORDS: Readonly<Record<Taking, string>> = {
 /** What was done when a later answer named it. */
 export const recallAnswerSchema = z.strictObject({
   find: z.uuid(),
-  at: moment,
+  at: momentSchema,
   did: z.string().trim().min(1).max(400),
 });
 export type RecallAnswer = z.infer<typeof recallAnswerSchema>;
@@ -62,13 +62,13 @@ export const batchSchema = z
       .array(z.strictObject({ find: z.uuid(), body: bodyIdSchema }))
       .min(1)
       .max(200),
-    madeAt: moment,
+    madeAt: momentSchema,
     gramsIn: grams,
     /** What it weighed once it was put up; left out until it was weighed. */
     gramsOut: grams.optional(),
     where: z.string().trim().min(1).max(200).optional(),
     ticks: ticksSchema,
-    took: z.array(z.strictObject({ at: moment, grams, how: z.enum(TAKINGS) })).max(500),
+    took: z.array(z.strictObject({ at: momentSchema, grams, how: z.enum(TAKINGS) })).max(500),
     recalls: z.array(recallAnswerSchema).max(200),
     note: z.string().trim().max(2000).optional(),
   })

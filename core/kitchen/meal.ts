@@ -1,10 +1,10 @@
 /** A meal: what comes to the pot, who eats, what is asked, and what became of it. */
 import { z } from "zod";
+import { momentSchema } from "../find/moment.ts";
 import { bodyIdSchema } from "../find/schema.ts";
 import { isTaxonId } from "../find/taxa.ts";
 import { CONDITION_CODES } from "../words/reason-words.ts";
 
-const moment = z.iso.datetime({ offset: true, error: "expected a date and time with its offset" });
 const MOST = 200;
 /** Everybody at the largest table has of as many kinds as anybody cooks at once. */
 const MOST_PORTIONS = 50 * 20;
@@ -37,14 +37,14 @@ export type PotItem = z.infer<typeof potItemSchema>;
 export const seatSchema = z.strictObject({
   person: z.uuid(),
   /** When they last drank alcohol; null: not within the last week; left out: nobody told. */
-  lastAlcoholAt: moment.nullable().optional(),
+  lastAlcoholAt: momentSchema.nullable().optional(),
   /** Kinds that they would rather not have. */
   without: z.array(z.string().max(80)).max(50).optional(),
 });
 export type Seat = z.infer<typeof seatSchema>;
 
 /** What was ticked off of a find's conditions, by hand. */
-export const tickSchema = z.strictObject({ find: z.uuid(), code: z.enum(CONDITION_CODES), at: moment });
+export const tickSchema = z.strictObject({ find: z.uuid(), code: z.enum(CONDITION_CODES), at: momentSchema });
 export type Tick = z.infer<typeof tickSchema>;
 
 /** Every condition of every find that may be there can be ticked. */
@@ -52,7 +52,7 @@ export const ticksSchema = z.array(tickSchema).max(MOST * CONDITION_CODES.length
 
 /** What the pan smelled of: the last test of the button-like kinds. */
 export const PAN_SMELLS = ["mushroom", "ink", "other"] as const;
-export const panSchema = z.strictObject({ kind: z.string().max(80), smell: z.enum(PAN_SMELLS), at: moment });
+export const panSchema = z.strictObject({ kind: z.string().max(80), smell: z.enum(PAN_SMELLS), at: momentSchema });
 export type Pan = z.infer<typeof panSchema>;
 
 export const portionSchema = z.strictObject({ person: z.uuid(), kind: z.string().max(80), grams });
@@ -70,7 +70,7 @@ export const stoveSchema = z.strictObject({
  * worked out otherwise afterwards.
  */
 export const begunSchema = z.strictObject({
-  at: moment,
+  at: momentSchema,
   /** Minutes from the beginning. */
   slots: z
     .array(
@@ -85,7 +85,7 @@ export const begunSchema = z.strictObject({
 export const mealSchema = z
   .strictObject({
     /** When it is to be ready, or was. */
-    at: moment,
+    at: momentSchema,
     items: z.array(potItemSchema).max(MOST),
     seats: z.array(seatSchema).max(50),
     ticks: ticksSchema,
@@ -96,13 +96,13 @@ export const mealSchema = z
     /** What each person had, once it was served. */
     served: z
       .strictObject({
-        at: moment,
+        at: momentSchema,
         portions: z.array(portionSchema).max(MOST_PORTIONS),
         drunk: z.string().trim().max(200).optional(),
       })
       .optional(),
     /** All of it went, and why. */
-    thrownAway: z.strictObject({ at: moment, why: z.string().trim().min(1).max(400) }).optional(),
+    thrownAway: z.strictObject({ at: momentSchema, why: z.string().trim().min(1).max(400) }).optional(),
     note: z.string().trim().max(2000).optional(),
   })
   .superRefine(({ items, seats }, context) => {

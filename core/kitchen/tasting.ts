@@ -3,6 +3,7 @@
  * Whatever is felt ends it; whether it was the mushroom is not ours to say.
  */
 import { z } from "zod";
+import { momentSchema } from "../find/moment.ts";
 import { bodyIdSchema } from "../find/schema.ts";
 import { isTaxonId } from "../find/taxa.ts";
 import { kindKey } from "./kind-key.ts";
@@ -10,7 +11,6 @@ import { kindKey } from "./kind-key.ts";
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 const WORDS = 400;
-const moment = z.iso.datetime({ offset: true, error: "expected a date and time with its offset" });
 
 export interface TastingStep {
   readonly name: string;
@@ -41,7 +41,7 @@ export const READY_WORDS: Readonly<Record<Ready, string>> = {
   "no-other-new-kind": "No other new kind today, also none from elsewhere.",
 };
 
-const keptSchema = z.strictObject({ where: z.string().trim().min(1).max(WORDS), at: moment });
+const keptSchema = z.strictObject({ where: z.string().trim().min(1).max(WORDS), at: momentSchema });
 
 export const tastingSchema = z
   .strictObject({
@@ -50,14 +50,16 @@ export const tastingSchema = z
     kinds: z.array(z.string().refine(isTaxonId, "is no known sheet")).min(1).max(50),
     find: z.uuid(),
     body: bodyIdSchema,
-    begunAt: moment,
-    portions: z.array(z.strictObject({ at: moment, grams: z.number().positive().max(500) })).max(TASTING_STEPS.length),
+    begunAt: momentSchema,
+    portions: z
+      .array(z.strictObject({ at: momentSchema, grams: z.number().positive().max(500) }))
+      .max(TASTING_STEPS.length),
     /** What was kept raw, and the dried slice: where. */
     raw: keptSchema.optional(),
     slice: keptSchema.optional(),
-    felt: z.array(z.strictObject({ at: moment, what: z.string().trim().min(1).max(WORDS) })).max(50),
+    felt: z.array(z.strictObject({ at: momentSchema, what: z.string().trim().min(1).max(WORDS) })).max(50),
     /** Given up by the person, without anything felt. */
-    givenUpAt: moment.optional(),
+    givenUpAt: momentSchema.optional(),
   })
   .superRefine(({ portions }, context) => {
     portions.forEach(({ at, grams }, index) => {

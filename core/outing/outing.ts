@@ -1,11 +1,11 @@
 /** An outing: begun by one touch, in the pocket all the way, ended with what is open. */
 import { z } from "zod";
+import { momentSchema } from "../find/moment.ts";
 import { positionSchema } from "../place/place.ts";
 import { daySkySchema } from "../season/day-look.ts";
 
 const NAME = 200;
 const WORDS = 4000;
-const moment = z.iso.datetime({ offset: true, error: "expected a date and time with its offset" });
 
 /** How long an outing that nobody ended goes on by itself, hours: a phone that died in the wood ends it too. */
 export const LONGEST_HOURS = 16;
@@ -23,8 +23,8 @@ const searchSchema = z
     id: z.uuid(),
     /** The place's document; left out where it is none of the known ones. */
     place: z.uuid().optional(),
-    from: moment,
-    to: moment.optional(),
+    from: momentSchema,
+    to: momentSchema.optional(),
     /** Minutes of searching, as told when leaving; left out, those between. */
     minutes: z
       .number()
@@ -42,13 +42,13 @@ const searchSchema = z
 export type Search = z.infer<typeof searchSchema>;
 
 /** One "nothing here". */
-const nothingSchema = z.strictObject({ id: z.uuid(), at: moment, position: positionSchema.optional() });
+const nothingSchema = z.strictObject({ id: z.uuid(), at: momentSchema, position: positionSchema.optional() });
 export type NothingHere = z.infer<typeof nothingSchema>;
 
 export const outingSchema = z
   .strictObject({
-    begunAt: moment,
-    endedAt: moment.optional(),
+    begunAt: momentSchema,
+    endedAt: momentSchema.optional(),
     name: z.string().trim().min(1).max(NAME).optional(),
     companions: z.array(companionSchema).max(100),
     sky: daySkySchema.optional(),

@@ -1,8 +1,8 @@
 /** A date to come back: for one that was left to grow, a bed, the same week next year, after rain, a puzzle. */
 import { z } from "zod";
+import { momentSchema } from "../find/moment.ts";
 import { daySchema } from "../season/day-of-year.ts";
 
-const moment = z.iso.datetime({ offset: true, error: "expected a date and time with its offset" });
 const sizeCm = z.number().positive().max(200);
 
 export const REMINDER_KINDS = ["left-to-grow", "next-year", "after-rain", "puzzle", "weed", "other"] as const;
@@ -27,12 +27,14 @@ export const reminderSchema = z
     place: z.uuid().optional(),
     patch: z.uuid().optional(),
     /** Of one that was left to grow: how large it was, and how large it should be. */
-    left: z.strictObject({ at: moment, sizeCm, wantedCm: sizeCm, taxon: z.string().max(100).optional() }).optional(),
+    left: z
+      .strictObject({ at: momentSchema, sizeCm, wantedCm: sizeCm, taxon: z.string().max(100).optional() })
+      .optional(),
     /** What was met on coming back; nothing met is told too. */
-    came: z.strictObject({ at: moment, sizeCm: sizeCm.optional() }).optional(),
+    came: z.strictObject({ at: momentSchema, sizeCm: sizeCm.optional() }).optional(),
     /** Put aside without coming back. */
-    droppedAt: moment.optional(),
-    madeAt: moment,
+    droppedAt: momentSchema.optional(),
+    madeAt: momentSchema,
   })
   .refine(({ from, to }) => from <= to, { path: ["to"], message: "is before it begins" });
 export type Reminder = z.infer<typeof reminderSchema>;

@@ -1,9 +1,9 @@
 /** Positions of a track, and a leg of one as a document. */
 import { z } from "zod";
+import { momentSchema } from "../find/moment.ts";
 
-const moment = z.iso.datetime({ offset: true, error: "expected a date and time with its offset" });
 export const trackPointSchema = z.strictObject({
-  at: moment,
+  at: momentSchema,
   lat: z.number().min(-90).max(90),
   lon: z.number().min(-180).max(180),
   accuracyM: z.number().nonnegative().max(1_000_000).optional(),

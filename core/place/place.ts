@@ -1,12 +1,12 @@
 /** A place: where one goes. What grows there and what lies in its ground, who allows what, and the patches known of it. */
 import { z } from "zod";
+import { momentSchema } from "../find/moment.ts";
 import { siteSchema } from "../find/schema.ts";
 import { isTaxonId } from "../find/taxa.ts";
 import { CHARACTERS, CONCERNS, REGIONS } from "../find/vocabulary.ts";
 
 const NAME = 200;
 const WORDS = 4000;
-const moment = z.iso.datetime({ offset: true, error: "expected a date and time with its offset" });
 const taxon = z.string().refine(isTaxonId, "is no known sheet");
 const lat = z.number().min(-90).max(90);
 const lon = z.number().min(-180).max(180);
@@ -33,7 +33,7 @@ export type PatchForm = (typeof PATCH_FORMS)[number];
 
 /** Once that something was met at a patch, or looked for in vain. */
 const metSchema = z.strictObject({
-  at: moment,
+  at: momentSchema,
   bodies: z.int().min(0).max(100_000),
   grams: z.number().min(0).max(1_000_000).optional(),
   find: z.uuid().optional(),
@@ -49,7 +49,7 @@ const patchSchema = z.strictObject({
   position: positionSchema.optional(),
   met: z.array(metSchema).max(2000),
   /** When competitors were pulled. */
-  weeded: z.array(moment).max(500),
+  weeded: z.array(momentSchema).max(500),
 });
 export type Patch = z.infer<typeof patchSchema>;
 

@@ -1,8 +1,8 @@
 /** A sitting of practice: the tries of one day at one table, by which all that is scheduled and told is worked out anew. */
 import { z } from "zod";
+import { momentSchema } from "../find/moment.ts";
 import { VERDICTS } from "../judge/verdict.ts";
 
-const moment = z.iso.datetime({ offset: true, error: "expected a date and time with its offset" });
 /** Tries in one sitting; the next sitting takes the next. */
 export const MOST_TRIES = 400;
 const MOST_LOOKS = 80;
@@ -23,7 +23,7 @@ const lookSchema = z.strictObject({ test: z.string().min(1).max(60), body: z.str
 
 export const trySchema = z.strictObject({
   id: z.uuid(),
-  at: moment,
+  at: momentSchema,
   exercise: z.enum(EXERCISES),
   /** What it was scheduled for; of one's own finds none. */
   skill: z
@@ -56,7 +56,7 @@ export const trySchema = z.strictObject({
 export type Try = z.infer<typeof trySchema>;
 
 export const sittingSchema = z.strictObject({
-  begunAt: moment,
+  begunAt: momentSchema,
   /** The seed of a test of twenty, where it is one. */
   test: z.string().trim().min(1).max(80).optional(),
   tries: z.array(trySchema).max(MOST_TRIES),

@@ -148,4 +148,18 @@ describe("a thread that is asked", () => {
     expect(await ask((remote) => remote.echo("two"))).to.equal("two");
     expect(Thread.begun).to.have.length(2);
   });
+
+  it("that cannot be begun at all is no answer, and is tried again", async () => {
+    let isThere = false;
+    const ask = hiring<typeof able>(
+      () => {
+        if (!isThere) throw new ReferenceError("there are no threads here");
+        return new Thread() as unknown as Worker;
+      },
+      { silence: SILENCE, atMost: SILENCE },
+    );
+    expect(await ending(ask((remote) => remote.echo("one")))).to.equal("there are no threads here");
+    isThere = true;
+    expect(await ask((remote) => remote.echo("two"))).to.equal("two");
+  });
 });

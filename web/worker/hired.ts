@@ -33,7 +33,8 @@ type Ask<Told> = <Reply>(question: (remote: Remote<Told>) => Promise<Reply>) => 
  */
 export function hiring<Told>(hire: () => Worker, patience: Patience): Ask<Told> {
   let hired: Hired<Told> | undefined;
-  return (question) => {
+  // a thread that cannot be begun at all is an answer too
+  return async (question) => {
     hired ??= begin<Told>(hire(), (gone) => {
       if (hired === gone) hired = undefined;
     });

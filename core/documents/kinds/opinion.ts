@@ -1,6 +1,7 @@
 /** Opinions as documents: what somebody else saw, or a book says. They stay as they were said. */
 import { z } from "zod";
 import { OPINION_KINDS, opinionLookSchema } from "../../decide/packet.ts";
+import { momentSchema } from "../../find/moment.ts";
 import { saidBySchema } from "../../people/circle.ts";
 import { unchangingKind } from "./unchanging.ts";
 
@@ -16,7 +17,7 @@ export const opinionSchema = z.strictObject({
   /** Of somebody in a circle: under which standing they said it. The server writes it, nobody else. */
   by: saidBySchema.optional(),
   looks: z.array(opinionLookSchema).max(400),
-  saidAt: z.iso.datetime({ offset: true, error: "expected a date and time with its offset" }),
+  saidAt: momentSchema,
 });
 export type Opinion = z.infer<typeof opinionSchema>;
 

@@ -1,5 +1,6 @@
 /** Pictures as documents: what is known of one. What it shows is kept beside it, and confirms nothing. */
 import { z } from "zod";
+import { momentSchema } from "../../find/moment.ts";
 import { bodyIdSchema } from "../../find/schema.ts";
 import { unchangingKind } from "./unchanging.ts";
 
@@ -11,7 +12,7 @@ export const pictureSchema = z.strictObject({
   about: z.uuid("expected the id of a find"),
   part: z.enum(PICTURE_PARTS),
   body: bodyIdSchema.optional(),
-  takenAt: z.iso.datetime({ offset: true, error: "expected a date and time with its offset" }),
+  takenAt: momentSchema,
 });
 export type Picture = z.infer<typeof pictureSchema>;
 
