@@ -23,6 +23,8 @@ export interface Distance {
   readonly status: Status;
   /** The families that speak against it, as a bit set, and whether one of them is hard. */
   readonly families: number;
+  /** Families of which a second look at what the danger never shows counts once more. */
+  readonly twice: number;
   readonly hard: boolean;
 }
 
@@ -236,6 +238,7 @@ export function distanceIn({ body, families, twice, hard }: BodyWeighing, row: n
     mistakes,
     status: statusOf(mistakes, isHard, asked),
     families: set,
+    twice: twice[row] ?? 0,
     hard: isHard,
   };
 }

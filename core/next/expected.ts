@@ -5,22 +5,32 @@ import type { Look } from "../judge/looks.ts";
 import type { BodyScene } from "../judge/scene.ts";
 import { FREQUENCIES, type Sheet, type StateTable, tablesOf } from "../knowledge/sheet.ts";
 
+const NOWHERE: ReadonlySet<string> = new Set();
+
 /** A young body's measures against a grown one's (memory). */
 export const YOUNG_SHARE = 0.7;
 
-/** The look that a sheet leads to expect: a state that its musts ask for, else the commonest; none where it is silent. */
+/**
+ * The look that a sheet leads to expect: what another body of the find shows already, else a state that its musts ask
+ * for, else the commonest; none where it is silent.
+ * @param elsewhere states surely seen of this character on other bodies
+ */
 export function expectedLook(
   supposed: Sheet,
   character: CharacterId,
   body: Pick<BodyScene, "body"> | undefined,
   heated: boolean,
+  elsewhere: ReadonlySet<string> = NOWHERE,
 ): Look[] {
   const tables = tablesOf(supposed.characters[character], body?.body.age === undefined ? undefined : [body.body.age]);
   const asked = new Set<string>();
   for (const must of supposed.musts)
     for (const way of must.ways)
       for (const clause of way) if (clause.character === character) for (const one of clause.states) asked.add(one);
-  const state = commonest(tables, (one) => asked.has(one)) ?? commonest(tables, () => true);
+  const state =
+    commonest(tables, (one) => elsewhere.has(one) && (asked.size === 0 || asked.has(one))) ??
+    commonest(tables, (one) => asked.has(one)) ??
+    commonest(tables, () => true);
   return state === undefined
     ? []
     : [{ character, body: body?.body.id ?? "site", states: [state], sure: true, heated, repeated: false }];

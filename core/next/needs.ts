@@ -1,15 +1,17 @@
 /** What still has to be brought against each danger on each kept body, those that need the same thing gathered. */
 import type { Tier } from "../find/taxa.ts";
+import type { Distance } from "../judge/distance.ts";
 import type { DangerDistance, Judgement } from "../judge/judge.ts";
 import { countBits } from "../knowledge/tables.ts";
 import type { Demand } from "./cover.ts";
 import { type Option, reaches } from "./options.ts";
+import { secondBit, secondLooksFor } from "./second-looks.ts";
 
 /** Dangers on one body that every remaining test would treat alike. */
 export interface Need {
   readonly body: string;
   readonly dangers: readonly DangerDistance[];
-  /** Families that already speak against them. */
+  /** Families that already speak against them, and their second looks. */
   families: number;
   hard: boolean;
   /** What each reaching option would bring, as pairs of its number and one result that hits. */
@@ -31,19 +33,21 @@ export const TIER_WEIGHT: Partial<Record<Tier, number>> = { deadly: 4, serious: 
 const PAIRS_A_LETTER = 7;
 
 /** The needs of a judged find. Dangers whose remaining tests would all say the same are one need. */
-export function needsOf({ dangers, scene }: Judgement, options: readonly Option[]): Need[] {
+export function needsOf({ dangers, scene, weighed }: Judgement, options: readonly Option[]): Need[] {
   const needs = new Map<string, { need: Need; dangers: DangerDistance[] }>();
   for (const { body } of scene.kept) {
-    const pairs = options.flatMap((option, index) =>
-      reaches(option, body.id)
-        ? option.against.map(({ family, hits }, against) => ({ option: index, against, family, hits }))
-        : [],
-    );
     const place = scene.bodies.findIndex((one) => one.body.id === body.id);
+    const on = weighed[place];
+    const pairs = options.flatMap((option, index) => [
+      ...(reaches(option, body.id)
+        ? option.against.map(({ family, hits }, against) => ({ option: index, against, family, hits }))
+        : []),
+      ...(on === undefined ? [] : secondLooksFor(option, on, weighed)).map((one) => ({ ...one, option: index })),
+    ]);
     for (const danger of dangers) {
       const distance = danger.perBody[place];
       if (danger.aside || distance === undefined || distance.status === "ruled-out") continue;
-      const key = keyOf(body.id, distance.families, distance.hard, pairs, danger.row);
+      const key = keyOf(body.id, distance, pairs, danger.row);
       const known = needs.get(key);
       if (known !== undefined) {
         known.dangers.push(danger);
@@ -52,9 +56,10 @@ export function needsOf({ dangers, scene }: Judgement, options: readonly Option[
       const alike = [danger];
       const brought = pairs.flatMap(({ option, against, family, hits }): Brought[] => {
         const hit = hits[danger.row] ?? 0;
-        return hit === 0 ? [] : [{ option, against, family, hard: hit === 2 }];
+        return hit === 0 ? [] : [{ option, against, family, hard: hit > 1 }];
       });
-      const { families, hard } = distance;
+      const { hard } = distance;
+      const families = distance.families | secondBit(distance.families & distance.twice);
       const byOption = new Map<number, Brought[]>();
       for (const one of brought) {
         const same = byOption.get(one.option);
@@ -70,12 +75,11 @@ export function needsOf({ dangers, scene }: Judgement, options: readonly Option[
 /** A short key of everything that the plan asks about a danger: two bits a result, seven results a letter. */
 function keyOf(
   body: string,
-  families: number,
-  hard: boolean,
+  { families, twice, hard }: Distance,
   pairs: readonly { hits: Uint8Array }[],
   row: number,
 ): string {
-  let key = `${body} ${String.fromCharCode(families + 1, hard ? 2 : 1)}`;
+  let key = `${body} ${String.fromCharCode(families + 1, (families & twice) + 1, hard ? 2 : 1)}`;
   let letter = 1;
   let filled = 0;
   for (const { hits } of pairs) {

@@ -15,13 +15,18 @@ import { type Column, countBits, MEASURES, type Measure, type Tables, tablesOfSh
 import { expectedLook, expectedMeasures } from "./expected.ts";
 import { FIELD_TESTS, type FieldTest } from "./field-tests.ts";
 
+/** A hard point by what a danger never shows. */
+export const HITS_NEVER = 3;
+
 /** What one expected result would say against the dangers. */
 export interface Against {
   readonly character: CharacterId | Measure;
   /** The evidence family as a bit. */
   readonly family: number;
-  /** By danger's row: 0 says nothing against it, 1 a soft point, 2 a hard one. */
+  /** By danger's row: 0 says nothing against it, 1 a soft point, 2 a hard one, HITS_NEVER what it never shows. */
   readonly hits: Uint8Array;
+  /** Whether any danger never shows it. */
+  readonly never: boolean;
   /** How well it tells a danger's row from the supposed kind, from 0 to 1. */
   readonly power: (row: number) => number;
 }
@@ -65,7 +70,7 @@ export function optionsOf({ scene, knowledge }: Judgement, supposed: Sheet): Opt
       if (test.id === "take-spore-print" && pending) continue;
       const looks = test.shows
         .filter((one) => !isSettled(body, one))
-        .flatMap((one) => expectedLook(supposed, one, body, test.heated === true));
+        .flatMap((one) => expectedLook(supposed, one, body, test.heated === true, seenElsewhere(scene, body, one)));
       const conditions = { ...body.conditions, ...test.changes, ...veilSeen(looks) };
       const against = said(looks, body.body.age, conditions);
       if (test.id === "measure") against.push(...sizesAgainst(dangers, supposed, body));
@@ -74,6 +79,17 @@ export function optionsOf({ scene, knowledge }: Judgement, supposed: Sheet): Opt
     }
   }
   return options;
+}
+
+/** What other bodies surely show of what no age changes: one kind is supposed, so this one will show it too. */
+function seenElsewhere({ bodies }: Judgement["scene"], body: BodyScene, character: CharacterId): ReadonlySet<string> {
+  if (!ONCE_ONLY.includes(character)) return new Set();
+  return new Set(
+    bodies.flatMap((other) => {
+      const look = other === body ? undefined : other.looks.get(character);
+      return look?.sure === true ? look.states : [];
+    }),
+  );
 }
 
 /** Whoever looks at the ring sees whether the veil is open, and with that whether the gills can be read. */
@@ -102,7 +118,7 @@ function againstOf(
 ): Against {
   const hit = isHardLook(look.character, age, look.states) ? 2 : 1;
   const hits = weigh(dangers, look, age, conditions, false).map((kind) =>
-    kind === NEVER ? 2 : kind === CONTRADICTS ? hit : 0,
+    kind === NEVER ? HITS_NEVER : kind === CONTRADICTS ? hit : 0,
   );
   const theirs = dangers.column(look.character, age);
   const mine = supposed.column(look.character, age);
@@ -110,6 +126,7 @@ function againstOf(
     character: look.character,
     family: familyBitOf(look.character),
     hits,
+    never: hits.includes(HITS_NEVER),
     power: remembered(
       hits.length,
       (row) => shareOutside(mine, 0, theirs.listed[row] ?? 0) * shareOutside(theirs, row, mine.listed[0] ?? 0),
@@ -154,7 +171,9 @@ function sizesAgainst(dangers: Tables, supposed: Sheet, { body }: BodyScene): Ag
   weighSizes(dangers, { ...body, measures: missing }, (row, family, hard) => {
     if (family === "size") hits[row] = Math.max(hits[row] ?? 0, hard ? 2 : 1);
   });
-  return [{ character: first, family: familyBit("size"), hits, power: (row) => (hits[row] === 0 ? 0 : 1) }];
+  return [
+    { character: first, family: familyBit("size"), hits, never: false, power: (row) => (hits[row] === 0 ? 0 : 1) },
+  ];
 }
 
 /**

@@ -2,12 +2,13 @@ import { expect } from "chai";
 import fc from "fast-check";
 import loadHighs from "highs";
 import { type Answer, assess } from "../answer/answer.ts";
+import type { Body } from "../find/schema.ts";
 import { judge } from "../judge/judge.ts";
 import { EVERYTHING_ALLOWED } from "../lint/lint.ts";
 import { typicalFind } from "../lint/typical.ts";
 import { finds } from "../tests/arbitraries.ts";
 import { asProgram } from "../tests/as-program.ts";
-import { answerTo, bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER, PALE_ON_GRASS } from "../tests/build.ts";
+import { answerTo, bodyOf, FIELD_MUSHROOM, findOf, GRASS, OLDER, PALE_ON_GRASS, seen } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { cheapestCover } from "./cover.ts";
 import { FIELD_TESTS, TEST_WORDS } from "./field-tests.ts";
@@ -89,12 +90,31 @@ describe("what to do next", () => {
       { ...PALE_ON_GRASS, "stain-base": "none", smell: "mushroomy" },
       { lifted: "whole", wear: ["cleaned"] },
     );
-    const { cannotSettle } = answerTo(
-      [{ ...body, seen: [...(body.seen ?? []), { character: "base", states: ["plain"] }] }, OLDER],
-      GRASS,
-    ).next;
+    const footed = { ...body, seen: [...(body.seen ?? []), ...seen({ base: "plain" })] };
+    const { cannotSettle } = answerTo([footed], GRASS).next;
     expect(cannotSettle.map((one) => one.sheet)).to.include("amanita-virosa");
     expect(cannotSettle.map((one) => one.why).join()).to.match(/worn away/);
+    // beside an older one that was printed, its own print would be the second look at what an angel never shows
+    const beside = answerTo([footed, OLDER], GRASS).next;
+    expect(beside.cannotSettle.map((one) => one.sheet)).not.to.include("amanita-virosa");
+    expect(beside.tests.map((test) => test.test)).to.include("take-spore-print");
+  });
+
+  it("names several tests that settle only together what none of them settles alone", () => {
+    const worn = bodyOf({ ...FIELD_MUSHROOM, "gill-colour": "?pink" }, { wear: ["cleaned"] });
+    const grown = { ...worn, id: "B", age: "mature" as const };
+    const { next } = answerTo([worn, grown], GRASS);
+    const prints = next.tests.filter((test) => test.test === "take-spore-print");
+    expect(prints.map((test) => test.body)).to.have.members(["A", "B"]);
+    expect(next.cannotSettle.map((one) => one.sheet)).not.to.include("amanita-virosa");
+    const printed = (body: Body): Body => ({
+      ...body,
+      seen: [...(body.seen ?? []), ...seen({ "spore-print": "chocolate-brown" })],
+    });
+    const statusOf = (answer: Answer) => answer.dangers.find((danger) => danger.sheet === "amanita-virosa")?.status;
+    expect(statusOf(answerTo([printed(worn), grown], GRASS))).not.to.equal("ruled-out");
+    expect(statusOf(answerTo([worn, printed(grown)], GRASS))).not.to.equal("ruled-out");
+    expect(statusOf(answerTo([printed(worn), printed(grown)], GRASS))).to.equal("ruled-out");
   });
 
   it("does what it promises: once a test was done and went as supposed, each danger it named is one mistake farther", () => {

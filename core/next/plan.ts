@@ -7,7 +7,6 @@
 
 import { theKind } from "../find/the-kind.ts";
 import type { CharacterId } from "../find/vocabulary.ts";
-import { wordList } from "../find/words.ts";
 import type { Candidate, Contradiction } from "../judge/candidates.ts";
 import { agreementOf } from "../judge/contradictions.ts";
 import { evidenceOf, type Judgement } from "../judge/judge.ts";
@@ -17,10 +16,12 @@ import type { Must } from "../knowledge/sheet.ts";
 import type { Measure } from "../knowledge/tables.ts";
 import { type CoverProblem, cheapestCover, isAttainable } from "./cover.ts";
 import { type FieldTest, testWords } from "./field-tests.ts";
+import { furtherOf } from "./further.ts";
 import { demandsOf, helping, isOpen, type Need, needsOf, TIER_WEIGHT, take } from "./needs.ts";
 import { type Option, optionsOf, showsMust } from "./options.ts";
 import { byRatio } from "./order.ts";
-import type { CannotSettle, Further, Opens, Plan, PlannedTest } from "./planned.ts";
+import type { CannotSettle, Opens, Plan, PlannedTest } from "./planned.ts";
+import { settledTogether } from "./together.ts";
 
 /** Even odds that the find is one of the dangers that stand, shared out by their tiers (our own scale). */
 const ODDS_OF_DANGER = 0.5;
@@ -39,7 +40,7 @@ const NOTHING: Plan = { tests: [], minutes: 0, waitHours: 0, cannotSettle: [], f
  */
 export function planNext(
   judgement: Judgement,
-  ruling: Pick<Ruling, "verdict" | "reasons">,
+  ruling: Pick<Ruling, "verdict" | "reasons" | "bodies">,
   agesUntold: readonly string[],
 ): Plan {
   if (ruling.verdict !== "hold") return NOTHING;
@@ -73,21 +74,36 @@ export function planNext(
     }),
     ...otherAges(supposed),
   ].flat();
-  const open = needs.filter((need) => isOpen(need, asked));
+  const left = needs.filter((need) => isOpen(need, asked));
+  const cost = ({ test }: Option) => costOf(test);
+  const { joints, settles } = settledTogether(judgement, supposed, options, new Set(chosen), left, cost);
+  const open = left.flatMap((need) => {
+    const dangers = need.dangers.filter(({ sheet }) => !settles(need.body, sheet.id));
+    return dangers.length === 0 ? [] : [{ ...need, dangers }];
+  });
+  const all = [...tests, ...joints.flatMap(({ option, sheets }) => jointly(options[option], sheets))];
   return ended(
     {
       supposing: supposed.sheet.id,
-      tests,
-      minutes: minutesOf(tests),
-      waitHours: Math.max(0, ...tests.map((test) => test.waitHours)),
+      tests: all,
+      minutes: minutesOf(all),
+      waitHours: Math.max(0, ...all.map((test) => test.waitHours)),
       cannotSettle: open.flatMap((need) =>
         need.dangers.map((danger) => cannotSettle(need.body, danger, judgement, supposed)),
       ),
-      further: furtherOf(judgement, supposed, open),
+      further: furtherOf({ judgement, supposed, open, bodies: ruling.bodies }),
     },
     judgement,
     ruling,
   );
+}
+
+/** A test that settles only together with others. */
+function jointly(option: Option | undefined, sheets: readonly string[]): PlannedTest[] {
+  const character = option?.looks[0]?.character ?? option?.against[0]?.character;
+  if (option === undefined || character === undefined) return [];
+  const of = option.body === undefined ? {} : { body: option.body.body.id };
+  return [planned(option, sheets, { ...of, character }, [])];
 }
 
 const minutesOf = (tests: readonly PlannedTest[]): number => tests.reduce((sum, test) => sum + test.minutes, 0);
@@ -139,36 +155,6 @@ function openedBy(
 
 /** A missing must, against dangers of its own weight (our own scale; it only chooses what is named first). */
 const MUST_WORTH = 6;
-
-/** What would settle what the bodies at hand cannot: what lifts their masks, another body, a microscope. */
-function furtherOf(judgement: Judgement, supposed: Candidate, open: readonly Need[]): Further[] {
-  const further: Further[] = [];
-  const say = (one: Further) => {
-    if (!further.some((told) => told.text === one.text)) further.push(one);
-  };
-  if (supposed.near !== undefined)
-    say({ text: `Take another body of the troop and look at ${supposed.near.text.replace(/ \(.*/s, "")} there.` });
-  const alike = new Map<string, string[]>();
-  for (const need of open)
-    for (const danger of need.dangers) {
-      const lifting = evidenceOf(judgement, danger, need.body).masks.find((mask) => mask.lift !== undefined);
-      if (lifting !== undefined) say({ text: `${capital(lifting.lift ?? "")}.` });
-      else alike.set(need.body, [...(alike.get(need.body) ?? []), theKind(danger.sheet.names.common)]);
-    }
-  for (const [body, names] of alike) {
-    const more = names.length - FURTHER_DANGERS;
-    const named = more > 1 ? [...names.slice(0, FURTHER_DANGERS), `${more} others`] : names;
-    say({
-      text: `Nothing that eye or nose can do tells ${theKind(supposed.sheet.names.common)} on ${body} from ${wordList(named)}; spores under a microscope, or somebody who knows them, may.`,
-    });
-  }
-  for (const { text } of supposed.misplaced) say({ text: `${text} Somebody who knows the kind there has to see it.` });
-  return further.slice(0, FURTHER_AT_MOST);
-}
-
-const FURTHER_DANGERS = 3;
-const FURTHER_AT_MOST = 4;
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /**
  * What a set of options has to do: bring every danger that these tests can bring far enough away, show every must that
