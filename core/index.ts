@@ -1,6 +1,7 @@
 /** The front door of the core: the record, the knowledge, the judgement, the figure. */
 
 export * from "./answer/answer.ts";
+export { inFull } from "./answer/lines.ts";
 export { type AnswerSummary, answerSummarySchema, type Summed, summarise, summaryOf } from "./answer/summary.ts";
 export {
   apartBecause,

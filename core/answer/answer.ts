@@ -1,13 +1,11 @@
 /** The answer to a find, as files, the server and the screen carry it. */
 import type { Find } from "../find/schema.ts";
 import type { Tier } from "../find/taxa.ts";
-import { definitionOf, type Family } from "../find/vocabulary.ts";
-import { CHARACTER_WORDS, stateWords, wordList } from "../find/words.ts";
+import type { Family } from "../find/vocabulary.ts";
 import type { Contradiction, OddCharacter } from "../judge/candidates.ts";
 import type { MaskUse, Point } from "../judge/contradictions.ts";
-import type { Evidence, Status } from "../judge/distance.ts";
-import { type DangerDistance, evidenceOf, type Judgement, judge } from "../judge/judge.ts";
-import type { Look } from "../judge/looks.ts";
+import type { Status } from "../judge/distance.ts";
+import { type Judgement, judge } from "../judge/judge.ts";
 import type { MissingMust } from "../judge/musts.ts";
 import type { Reason } from "../judge/reason.ts";
 import type { Misplaced } from "../judge/season.ts";
@@ -17,6 +15,7 @@ import { type AtStake, atStake } from "../next/at-stake.ts";
 import { planNext } from "../next/plan.ts";
 import type { Plan } from "../next/planned.ts";
 import type { ConditionCode } from "../words/reason-words.ts";
+import { CandidateLine, DangerLine } from "./lines.ts";
 
 /** Something seen that fits a danger: it speaks for it, sure or not. */
 export interface Sign {
@@ -56,7 +55,7 @@ export interface CandidateAnswer {
   readonly contradictions: readonly Contradiction[];
   readonly doubts: readonly Contradiction[];
   /** The one soft character that keeps it from fitting, where it is only one. */
-  readonly near?: OddCharacter;
+  readonly near?: OddCharacter | undefined;
   /** What the time and the place say against it. */
   readonly misplaced: readonly Misplaced[];
 }
@@ -84,6 +83,7 @@ export function assess(find: Find, knowledge: Knowledge): Answer {
   const judgement = judge(find, knowledge);
   const ruling = rule(judgement);
   const supposed = supposingAges(find, judgement, knowledge);
+  const source = { judgement, signs: new Map() };
   return {
     id: find.id,
     verdict: ruling.verdict,
@@ -92,8 +92,8 @@ export function assess(find: Find, knowledge: Knowledge): Answer {
     ...(ruling.conditions.length > 0 ? { conditions: ruling.conditions } : {}),
     restsOn: ruling.restsOn,
     ...(ruling.handling.length > 0 ? { handling: ruling.handling } : {}),
-    dangers: dangerAnswers(judgement),
-    candidates: candidateAnswers(judgement),
+    dangers: judgement.dangers.map((danger) => new DangerLine(danger, source)),
+    candidates: judgement.candidates.map((candidate) => new CandidateLine(candidate)),
     bodies: ruling.bodies,
     next: planNext(supposed, ruling, agesUntold(find)),
     atStake: atStake(supposed),
@@ -109,82 +109,4 @@ function agesUntold(find: Find): readonly string[] {
 function supposingAges(find: Find, judgement: Judgement, knowledge: Knowledge): Judgement {
   if (agesUntold(find).length === 0) return judgement;
   return judge({ ...find, bodies: find.bodies.map((body) => ({ ...body, age: body.age ?? "mature" })) }, knowledge);
-}
-
-function dangerAnswers(judgement: Judgement): DangerAnswer[] {
-  const signs = new Map<Look, Sign>();
-  const signOf = (look: Look): Sign => {
-    const sign = signs.get(look) ?? signFrom(look);
-    signs.set(look, sign);
-    return sign;
-  };
-  return judgement.dangers.map((danger) => dangerAnswer(judgement, danger, signOf));
-}
-
-function dangerAnswer(judgement: Judgement, danger: DangerDistance, signOf: (look: Look) => Sign): DangerAnswer {
-  const { sheet, nearest, status, perBody, aside } = danger;
-  // of a far danger it is hardly ever asked: told when it is
-  let told: Evidence | undefined;
-  const evidence = (): Evidence => {
-    told ??= evidenceOf(judgement, danger, nearest.body);
-    return told;
-  };
-  return {
-    sheet: sheet.id,
-    name: sheet.names.common,
-    scientific: sheet.names.scientific,
-    tier: sheet.tier,
-    ...(sheet.syndrome === undefined ? {} : { syndrome: sheet.syndrome }),
-    mistakes: nearest.mistakes,
-    status,
-    ...(aside ? { aside } : {}),
-    body: nearest.body,
-    get points() {
-      return evidence().points;
-    },
-    get masks() {
-      return evidence().masks;
-    },
-    get speaksFor() {
-      return evidence().speaksFor.map(signOf);
-    },
-    bodies: perBody.map(({ body, mistakes, status: on }) => ({ body, mistakes, status: on })),
-  };
-}
-
-function signFrom({ character, body, states }: Look): Sign {
-  const seen = wordList(
-    states.map((state) => stateWords(character, state)),
-    "and",
-  );
-  return {
-    family: definitionOf(character).family,
-    character,
-    body,
-    text: `${CHARACTER_WORDS[character].plain}: ${seen}`,
-  };
-}
-
-function candidateAnswers({ candidates }: Judgement): CandidateAnswer[] {
-  return candidates.map((candidate) => {
-    const { sheet, fits, allowed, mustsConfirmed, mustsMissing, near, misplaced } = candidate;
-    return {
-      sheet: sheet.id,
-      name: sheet.names.common,
-      tier: sheet.tier,
-      fits,
-      allowed,
-      mustsConfirmed,
-      mustsMissing: mustsMissing.map((must) => must.character),
-      missing: mustsMissing,
-      get contradictions() {
-        return candidate.contradictions;
-      },
-      get doubts() {
-        return candidate.doubts;
-      },
-      ...(near === undefined ? {} : { near }),
-      misplaced,
-    };
-  });
 }

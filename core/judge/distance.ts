@@ -228,11 +228,22 @@ function grantedLooks(
   return granted;
 }
 
+/** How many mistakes one danger is away from a weighed body. */
+export function mistakesIn({ families, twice }: BodyWeighing, row: number): number {
+  const set = families[row] ?? 0;
+  return countBits(set) + countBits(set & (twice[row] ?? 0));
+}
+
+/** How one danger stands on a weighed body. */
+export const statusIn = (weighed: BodyWeighing, row: number, asked: 2 | 3): Status =>
+  statusOf(mistakesIn(weighed, row), weighed.hard[row] === 1, asked);
+
 /** The distance of one danger from a weighed body. */
-export function distanceIn({ body, families, twice, hard }: BodyWeighing, row: number, asked: 2 | 3): Distance {
+export function distanceIn(weighed: BodyWeighing, row: number, asked: 2 | 3): Distance {
+  const { body, families, twice, hard } = weighed;
   const set = families[row] ?? 0;
   const isHard = hard[row] === 1;
-  const mistakes = countBits(set) + countBits(set & (twice[row] ?? 0));
+  const mistakes = mistakesIn(weighed, row);
   return {
     body: body.body.id,
     mistakes,

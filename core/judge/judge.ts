@@ -2,6 +2,7 @@
 import type { Find } from "../find/schema.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
+import type { Tables } from "../knowledge/tables.ts";
 import { type Candidate, candidatesOf } from "./candidates.ts";
 import { conditionRefusals, groundRefusals, type RulesInForce, rulesOf } from "./condition.ts";
 import {
@@ -10,8 +11,11 @@ import {
   distanceIn,
   type Evidence,
   evidenceIn,
+  mistakesIn,
   STATUSES,
   type Status,
+  statusIn,
+  statusOf,
   weighBody,
   weighedLook,
   weighLooks,
@@ -74,36 +78,20 @@ export function judge(find: Find, knowledge: Knowledge): Judgement {
     ),
   );
   const counted = weighed.filter(({ body }) => body.kept || scene.kept.length === 0);
-
-  const likely = likelinesses(dangerTables, scene);
-  const dangers = knowledge.dangers.map((sheet, row): DangerDistance => {
-    const perBody = weighed.map((body) => distanceIn(body, row, rules.distance));
-    const ofCounted =
-      counted.length === weighed.length ? perBody : counted.map((body) => distanceIn(body, row, rules.distance));
-    const nearest = ofCounted.reduce((near, distance) => (compareDistances(distance, near) < 0 ? distance : near));
-    const status = STATUSES[Math.min(...ofCounted.map((distance) => STATUSES.indexOf(distance.status)))] ?? "stands";
-    return { sheet, row, nearest, status, perBody, likeliness: likely[row] ?? 0, aside: isForeign(sheet, find, rules) };
-  });
-  dangers.sort(
-    (one, other) =>
-      one.nearest.mistakes - other.nearest.mistakes ||
-      other.likeliness - one.likeliness ||
-      (one.sheet.id < other.sheet.id ? -1 : 1),
-  );
+  const dangers = standings(dangerTables, weighed, counted, likelinesses(dangerTables, scene), find, rules);
 
   const likelySought = likelinesses(soughtTables, scene);
-  const ranked = candidatesOf(soughtTables, scene, rules).map((candidate, row) => ({
-    candidate,
-    likeliness: likelySought[row] ?? 0,
-  }));
-  ranked.sort(
-    (one, other) =>
-      Number(other.candidate.fits) - Number(one.candidate.fits) ||
-      one.candidate.contradicted - other.candidate.contradicted ||
-      other.likeliness - one.likeliness ||
-      (one.candidate.sheet.id < other.candidate.sheet.id ? -1 : 1),
-  );
-  const candidates = ranked.map(({ candidate }) => candidate);
+  const rows = candidatesOf(soughtTables, scene, rules);
+  // the rows stand in the order of the ids, and sorting keeps equals as they came
+  const candidates = orderOf(rows.length, (one, other) => {
+    const [mine, theirs] = [rows[one], rows[other]];
+    if (mine === undefined || theirs === undefined) return 0;
+    return (
+      Number(theirs.fits) - Number(mine.fits) ||
+      mine.contradicted - theirs.contradicted ||
+      (likelySought[other] ?? 0) - (likelySought[one] ?? 0)
+    );
+  }).flatMap((row) => rows[row] ?? []);
 
   return {
     knowledge,
@@ -127,18 +115,96 @@ function isForeign(sheet: Sheet, { place }: Find, rules: RulesInForce): boolean 
   );
 }
 
+/** How one danger stands on one body; of a body that the find does not have it stands. */
+export function statusOn({ weighed, rules }: Judgement, { row }: DangerDistance, body: string): Status {
+  const on = weighed.find((one) => one.body.body.id === body);
+  return on === undefined ? "stands" : statusIn(on, row, rules.distance);
+}
+
 /** Why a danger stands where it does on one body, in words. Made when it is asked for: there are many dangers. */
 export function evidenceOf({ weighed }: Judgement, danger: DangerDistance, body: string): Evidence {
   const on = weighed.find((one) => one.body.body.id === body);
   return on === undefined ? { points: [], masks: [], speaksFor: [] } : evidenceIn(on, danger.sheet, danger.row);
 }
 
-function compareDistances(one: Distance, other: Distance): number {
-  return (
-    one.mistakes - other.mistakes ||
-    STATUSES.indexOf(one.status) - STATUSES.indexOf(other.status) ||
-    (one.body < other.body ? -1 : 1)
+/** The rows of a table in an order; equals as they come. */
+function orderOf(rows: number, compare: (one: number, other: number) => number): number[] {
+  return Array.from({ length: rows }, (_, row) => row).sort(compare);
+}
+
+/** Every danger with its standing, nearest first: fewest mistakes, then likeliest. */
+function standings(
+  tables: Tables,
+  weighed: readonly BodyWeighing[],
+  counted: readonly BodyWeighing[],
+  likeliness: Float64Array,
+  find: Find,
+  rules: RulesInForce,
+): DangerDistance[] {
+  const size = tables.sheets.length;
+  const mistakes = new Uint8Array(size);
+  const statuses = new Uint8Array(size);
+  /** Number of the nearest body among those counted: of equals the first by its letter. */
+  const nearest = new Uint8Array(size);
+  const ofNearest = new Uint8Array(size);
+  counted.forEach((body, number) => {
+    for (let row = 0; row < size; row += 1) {
+      const away = mistakesIn(body, row);
+      const status = STATUSES.indexOf(statusOf(away, body.hard[row] === 1, rules.distance));
+      const before = mistakes[row] ?? 0;
+      if (number === 0 || away < before || (away === before && status < (ofNearest[row] ?? 0))) {
+        mistakes[row] = away;
+        nearest[row] = number;
+        ofNearest[row] = status;
+      }
+      if (number === 0 || status < (statuses[row] ?? 0)) statuses[row] = status;
+    }
+  });
+  const order = orderOf(
+    size,
+    (one, other) => (mistakes[one] ?? 0) - (mistakes[other] ?? 0) || (likeliness[other] ?? 0) - (likeliness[one] ?? 0),
   );
+  return order.flatMap((row) => {
+    const [sheet, body] = [tables.sheets[row], counted[nearest[row] ?? 0]];
+    const status = STATUSES[statuses[row] ?? 0];
+    if (sheet === undefined || body === undefined || status === undefined) return [];
+    const aside = isForeign(sheet, find, rules);
+    return [new Standing(sheet, row, status, likeliness[row] ?? 0, aside, body, weighed, rules.distance)];
+  });
+}
+
+/** A danger's standing; the distance of each body is worked out when it is asked for, since there are many dangers. */
+class Standing implements DangerDistance {
+  readonly #on: BodyWeighing;
+  readonly #weighed: readonly BodyWeighing[];
+  readonly #asked: 2 | 3;
+  #nearest: Distance | undefined;
+  #perBody: readonly Distance[] | undefined;
+
+  constructor(
+    readonly sheet: Sheet,
+    readonly row: number,
+    readonly status: Status,
+    readonly likeliness: number,
+    readonly aside: boolean,
+    on: BodyWeighing,
+    weighed: readonly BodyWeighing[],
+    asked: 2 | 3,
+  ) {
+    this.#on = on;
+    this.#weighed = weighed;
+    this.#asked = asked;
+  }
+
+  get nearest(): Distance {
+    this.#nearest ??= distanceIn(this.#on, this.row, this.#asked);
+    return this.#nearest;
+  }
+
+  get perBody(): readonly Distance[] {
+    this.#perBody ??= this.#weighed.map((body) => distanceIn(body, this.row, this.#asked));
+    return this.#perBody;
+  }
 }
 
 function refusalsOf(scene: Scene, rules: RulesInForce, candidates: readonly Candidate[]): Refusals[] {

@@ -2,10 +2,10 @@
 
 import { theKind } from "../find/the-kind.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
-import { type ConditionCode, dangersStand, REASON_WORDS } from "../words/reason-words.ts";
+import { type ConditionCode, dangersStand, NAMED, REASON_WORDS } from "../words/reason-words.ts";
 import { type Candidate, HOUSE_RULE_WORDS } from "./candidates.ts";
 import { concernsOf } from "./condition.ts";
-import type { DangerDistance, Judgement, Refusals } from "./judge.ts";
+import { type DangerDistance, type Judgement, type Refusals, statusOn } from "./judge.ts";
 import type { Reason } from "./reason.ts";
 
 export const VERDICTS = ["leave", "hold", "basket"] as const;
@@ -101,7 +101,9 @@ function bodyVerdict(
       body: id,
     }),
   );
-  const standing = judgement.dangers.filter((danger) => !danger.aside && statusOn(danger, id) !== "ruled-out");
+  const standing = judgement.dangers.filter(
+    (danger) => !danger.aside && statusOn(judgement, danger, id) !== "ruled-out",
+  );
   const own: Reason[] = standing.length > 0 ? [dangersReason(standing, id)] : [];
   const others = findHolds.filter((reason) => reason.code !== "dangers-stand");
   const verdict: Verdict =
@@ -110,17 +112,14 @@ function bodyVerdict(
   return { body: id, kept: refusal.body.kept, verdict, reasons };
 }
 
-const statusOn = (danger: DangerDistance, body: string) =>
-  danger.perBody.find((distance) => distance.body === body)?.status ?? "stands";
-
 function dangersReason(dangers: readonly DangerDistance[], body?: string): Reason {
-  const standing = dangers.map(({ sheet, nearest, perBody }) => {
+  const standing = dangers.slice(0, NAMED).map(({ sheet, nearest, perBody }) => {
     const { mistakes, status } = body === undefined ? nearest : (perBody.find((one) => one.body === body) ?? nearest);
     return { name: theName(sheet), mistakes, softOnly: status === "one-mistake" };
   });
   return {
     code: "dangers-stand",
-    text: dangersStand(standing),
+    text: dangersStand(standing, dangers.length),
     sheets: dangers.map((danger) => danger.sheet.id),
     ...(body === undefined ? {} : { body }),
   };
@@ -274,11 +273,12 @@ function baseLost({ body }: Refusals, { scene, dangers }: Judgement): Reason[] {
 const hasSac = (sheet: Sheet): boolean => Object.values(sheet.characters.base ?? {}).some((table) => "sac" in table);
 
 /** Buttons alone prove nothing in a kind that has a button-like danger. */
-function onlyButtons({ body }: Refusals, { scene, dangers }: Judgement): Reason[] {
+function onlyButtons({ body }: Refusals, judgement: Judgement): Reason[] {
+  const { scene, dangers } = judgement;
   const isButton = (age: string | undefined) => age === "egg" || age === "button";
   if (!isButton(body.body.age) || !scene.bodies.every((one) => isButton(one.body.age))) return [];
   const alike = dangers.filter(
-    (danger) => !danger.aside && danger.sheet.buttonLike && statusOn(danger, body.body.id) !== "ruled-out",
+    (danger) => !danger.aside && danger.sheet.buttonLike && statusOn(judgement, danger, body.body.id) !== "ruled-out",
   );
   const [first] = alike;
   if (first === undefined) return [];

@@ -79,24 +79,38 @@ function weighAny(
   }
   // what a sheet calls rare has no neighbours; of a sought kind every listed state has
   const having = sought ? listed : common;
-  const seen = bitsOf(look.character, look.states);
   const weighing = new Uint8Array(listed.length);
-  const nearOf = (row: number): number => {
-    const never = nevers?.[row] ?? 0;
-    return (never & seen) === 0 ? near : neighboursBeside(look, never);
-  };
   for (let row = 0; row < listed.length; row += 1) {
     const set = listed[row] ?? 0;
-    weighing[row] =
-      set === 0
-        ? SILENT
-        : (set & agreeing) !== 0 || ((having[row] ?? 0) & nearOf(row)) !== 0
+    if (set !== 0)
+      weighing[row] =
+        (set & agreeing) !== 0 || ((having[row] ?? 0) & near) !== 0
           ? AGREES
           : (set & hiding) !== 0
             ? MASKED
             : CONTRADICTS;
   }
+  if (nevers !== undefined) takeNothingFor(nevers, look, weighing, { listed, common }, agreeing, hiding);
   return weighing;
+}
+
+/** Weighs again the dangers that never show one of the states seen: it is taken for nothing that they do show. */
+function takeNothingFor(
+  nevers: Int32Array,
+  look: Look,
+  weighing: Uint8Array,
+  { listed, common }: Pick<Column, "listed" | "common">,
+  agreeing: number,
+  hiding: number,
+): void {
+  const seen = bitsOf(look.character, look.states);
+  for (let row = 0; row < weighing.length; row += 1) {
+    const never = nevers[row] ?? 0;
+    if ((never & seen) === 0 || weighing[row] !== AGREES) continue;
+    const set = listed[row] ?? 0;
+    if ((set & agreeing) !== 0 || ((common[row] ?? 0) & neighboursBeside(look, never)) !== 0) continue;
+    weighing[row] = (set & hiding) !== 0 ? MASKED : CONTRADICTS;
+  }
 }
 
 /** What a danger may have been taken for: the neighbours of the states seen, but of those that it never shows. */

@@ -114,6 +114,48 @@ export function tablesOfSheets(sheets: readonly Sheet[]): Tables {
   };
 }
 
+/** Some rows of compiled sheets as tables of their own: nothing is compiled again. */
+export function rowsOf(tables: Tables, rows: readonly number[]): Tables {
+  const picked = (from: Int32Array) => Int32Array.from(rows, (row) => from[row] ?? 0);
+  const columns = new Map<Column, Column>();
+  return {
+    sheets: rows.flatMap((row) => tables.sheets[row] ?? []),
+    column: (character, age) => {
+      const whole = tables.column(character, age);
+      let column = columns.get(whole);
+      if (column === undefined) {
+        const { listed, common, by } = whole;
+        column = {
+          listed: picked(listed),
+          common: picked(common),
+          by: {
+            always: picked(by.always),
+            usual: picked(by.usual),
+            sometimes: picked(by.sometimes),
+            rare: picked(by.rare),
+          },
+          words: rows.map((row) => whole.words[row]),
+        };
+        columns.set(whole, column);
+      }
+      return column;
+    },
+    range: (measure) => {
+      const { low, high } = tables.range(measure);
+      const of = (from: Float64Array) => Float64Array.from(rows, (row) => from[row] ?? Number.NaN);
+      return { low: of(low), high: of(high) };
+    },
+    never: (character) => {
+      const never = tables.never(character);
+      return never === undefined ? undefined : picked(never);
+    },
+    withOwnMasks: (character) => {
+      const own = tables.withOwnMasks(character);
+      return own.length === 0 ? NO_ROWS : rows.flatMap((row, index) => (own.includes(row) ? [index] : []));
+    },
+  };
+}
+
 const NO_ROWS: readonly number[] = [];
 
 function ownMasksOf(sheets: readonly Sheet[]): ReadonlyMap<CharacterId, readonly number[]> {

@@ -2,7 +2,7 @@
 import { CHARACTER_IDS, definitionOf } from "../find/vocabulary.ts";
 import type { Conditions } from "../judge/body-conditions.ts";
 import type { Judgement } from "../judge/judge.ts";
-import { isAgainst, type Weighing, weigh } from "../judge/weigh.ts";
+import { isAgainst, weigh } from "../judge/weigh.ts";
 import { expectedLook } from "./expected.ts";
 
 /** Sheets by character; characters that move nothing are left out. */
@@ -14,29 +14,29 @@ export function atStake({ dangers, candidates, scene, knowledge }: Judgement): A
   const standing = dangers.filter((danger) => !danger.aside && danger.status !== "ruled-out");
   if (supposed === undefined || standing.length === 0) return {};
   const stakes: Record<string, string[]> = {};
-  const nearest = new Set(standing.map((danger) => danger.nearest.body));
+  const { dangerTables } = knowledge;
+  // a foot is looked at on a body that is dug out for it
   const bodies = scene.bodies
-    .filter((one) => nearest.has(one.body.id))
-    // a foot is looked at on a body that is dug out for it
-    .map((one) => ({ scene: one, conditions: { ...one.conditions, lifted: "whole" } satisfies Conditions }));
+    .map((one) => ({
+      scene: one,
+      conditions: { ...one.conditions, lifted: "whole" } satisfies Conditions,
+      standing: standing.filter((danger) => danger.nearest.body === one.body.id),
+    }))
+    .filter((one) => one.standing.length > 0);
   for (const character of CHARACTER_IDS) {
     const ofSite = definitionOf(character).of === "site";
-    const weighings = new Map<string, Weighing[]>();
-    for (const { scene: body, conditions } of bodies) {
-      const looks = expectedLook(supposed.sheet, character, ofSite ? undefined : body, false);
-      weighings.set(
-        body.body.id,
-        looks.map((look) =>
-          ofSite
-            ? weigh(knowledge.dangerTables, look, undefined, undefined, false)
-            : weigh(knowledge.dangerTables, look, body.body.age, conditions, false),
-        ),
-      );
-    }
-    const moved = standing.filter(({ row, nearest: { body } }) =>
-      weighings.get(body)?.some((weighing) => isAgainst(weighing[row])),
-    );
-    if (moved.length > 0) stakes[character] = moved.map(({ sheet }) => sheet.id);
+    const moved = new Set<string>();
+    for (const { scene: body, conditions, standing: onBody } of bodies)
+      for (const look of expectedLook(supposed.sheet, character, ofSite ? undefined : body, false)) {
+        const weighing = ofSite
+          ? weigh(dangerTables, look, undefined, undefined, false)
+          : weigh(dangerTables, look, body.body.age, conditions, false);
+        for (const { row, sheet } of onBody) if (isAgainst(weighing[row])) moved.add(sheet.id);
+      }
+    // in the order of the dangers, whichever body each is nearest on
+    if (moved.size > 0)
+      stakes[character] =
+        bodies.length === 1 ? [...moved] : standing.flatMap(({ sheet }) => (moved.has(sheet.id) ? [sheet.id] : []));
   }
   return stakes;
 }

@@ -17,7 +17,7 @@ import type { Measure } from "../knowledge/tables.ts";
 import { type CoverProblem, cheapestCover, isAttainable } from "./cover.ts";
 import { type FieldTest, testWords } from "./field-tests.ts";
 import { furtherOf } from "./further.ts";
-import { demandsOf, helping, isOpen, type Need, needsOf, TIER_WEIGHT, take } from "./needs.ts";
+import { demandsOf, helping, hitsNeed, isHardOn, isOpen, type Need, needsOf, TIER_WEIGHT, take } from "./needs.ts";
 import { type Option, optionsOf, showsMust } from "./options.ts";
 import { byRatio } from "./order.ts";
 import type { CannotSettle, Opens, Plan, PlannedTest } from "./planned.ts";
@@ -140,10 +140,11 @@ function openedBy(
   const add = (character: CharacterId | Measure, more: number) =>
     worth.set(character, (worth.get(character) ?? 0) + more);
   for (const need of needs)
-    for (const { against, hard } of helping(need, index, asked)) {
-      const character = option.against[against]?.character;
+    for (const result of helping(need, index, asked)) {
+      const character = option.against[result.against]?.character;
       if (character === undefined) continue;
-      for (const { sheet } of need.dangers) add(character, (TIER_WEIGHT[sheet.tier] ?? 1) * (hard ? 1 : SOFT_SHARE));
+      const share = isHardOn(result, need) ? 1 : SOFT_SHARE;
+      for (const { sheet } of need.dangers) add(character, (TIER_WEIGHT[sheet.tier] ?? 1) * share);
     }
   for (const { character } of option.looks)
     if (musts.has(character) || supposed.doubts.some((doubt) => doubt.character === character))
@@ -241,12 +242,15 @@ function inOrder(
     if (option === undefined) return [];
     let ending = 0;
     for (const need of needs) {
-      const brought = need.byOption.get(index);
-      if (brought === undefined) continue;
+      const brought = need.reach.byOption.get(index)?.filter((one) => hitsNeed(one, need));
+      if (brought === undefined || brought.length === 0) continue;
       for (const { sheet, row } of need.dangers) {
         let best = 0;
-        for (const { against, hard } of brought)
-          best = Math.max(best, (option.against[against]?.power(row) ?? 0) * (hard ? 1 : SOFT_SHARE));
+        for (const one of brought)
+          best = Math.max(
+            best,
+            (option.against[one.against]?.power(row) ?? 0) * (isHardOn(one, need) ? 1 : SOFT_SHARE),
+          );
         ending += (TIER_WEIGHT[sheet.tier] ?? 0) * best;
       }
     }

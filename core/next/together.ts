@@ -6,7 +6,8 @@
 import type { Body, Find } from "../find/schema.ts";
 import type { Candidate } from "../judge/candidates.ts";
 import { type Judgement, judge } from "../judge/judge.ts";
-import { shelve } from "../knowledge/knowledge.ts";
+import { dangersAlone } from "../knowledge/knowledge.ts";
+import type { Sheet } from "../knowledge/sheet.ts";
 import { expectedMeasures } from "./expected.ts";
 import type { Need } from "./needs.ts";
 import type { Option } from "./options.ts";
@@ -39,9 +40,12 @@ export function settledTogether(
   open: readonly Need[],
   costOf: (option: Option) => number,
 ): Together {
-  const pairs = open.flatMap(({ body, dangers }) => dangers.map(({ sheet }) => ({ body, sheet })));
-  if (pairs.length === 0) return NOTHING;
-  const shelf = shelve([...new Set(pairs.map((pair) => pair.sheet)), supposed.sheet]);
+  if (open.length === 0) return NOTHING;
+  const rows = nearestOf(open);
+  const pairs = open.flatMap(({ body, dangers }) =>
+    dangers.flatMap(({ sheet, row }) => (rows.has(row) ? [{ body, sheet }] : [])),
+  );
+  const shelf = dangersAlone(judgement.knowledge, [...rows]);
   const { find } = judgement.scene;
   const clearedBy = (taken: ReadonlySet<number>): ReadonlySet<string> => {
     const seen = options.reduce((so, option, index) => (taken.has(index) ? seenBy(so, option, supposed) : so), find);
@@ -60,19 +64,45 @@ export function settledTogether(
     .filter((index) => !chosen.has(index))
     .sort((one, other) => cost(options[other], costOf) - cost(options[one], costOf) || other - one);
   const joints: Joint[] = [];
-  for (const index of byCost) {
-    taken.delete(index);
+  const lostWithout = (indices: readonly number[]): Sheet[] => {
+    for (const index of indices) taken.delete(index);
     const cleared = clearedBy(taken);
     const lost = wanted.filter(({ body, sheet }) => !cleared.has(keyOf(body, sheet.id)));
-    if (lost.length === 0) continue;
-    taken.add(index);
-    joints.push({ option: index, sheets: [...new Set(lost.map(({ sheet }) => sheet.id))] });
-  }
+    if (lost.length > 0) for (const index of indices) taken.add(index);
+    return lost.map(({ sheet }) => sheet);
+  };
+  // half of them at a time: most can be left out, and what cannot is found in a few steps
+  const leaveOut = (indices: readonly number[]): void => {
+    const [first] = indices;
+    if (first === undefined) return;
+    const lost = lostWithout(indices);
+    if (lost.length === 0) return;
+    if (indices.length === 1) {
+      joints.push({ option: first, sheets: [...new Set(lost.map(({ id }) => id))] });
+      return;
+    }
+    const half = Math.ceil(indices.length / 2);
+    leaveOut(indices.slice(0, half));
+    leaveOut(indices.slice(half));
+  };
+  leaveOut(byCost);
   return {
     joints: joints.sort((one, other) => one.option - other.option),
     settles: (body, sheet) => all.has(keyOf(body, sheet)),
   };
 }
+
+/** The rows of what is left open, the nearest of a very large shelf: of the others it is said that they stay so. */
+function nearestOf(open: readonly Need[]): ReadonlySet<number> {
+  const rows = new Set<number>();
+  for (const { dangers } of open)
+    for (const { row } of dangers) {
+      if (rows.size === TRIED_AT_MOST) return rows;
+      rows.add(row);
+    }
+  return rows;
+}
+const TRIED_AT_MOST = 100;
 
 const keyOf = (body: string, sheet: string): string => `${body} ${sheet}`;
 const cost = (option: Option | undefined, costOf: (option: Option) => number): number =>

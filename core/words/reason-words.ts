@@ -31,14 +31,18 @@ function awayWords({ mistakes, softOnly }: StandingDanger): string {
   return mistakes > 1 && softOnly ? `${away}, but by soft points alone` : away;
 }
 
-/** The dangers that stand: the first few by name, together with those as far, and how many more. */
-export function dangersStand(dangers: readonly StandingDanger[]): string {
+/**
+ * The dangers that stand: the first few by name, together with those as far, and how many more.
+ * @param dangers at least the first few of them
+ * @param count how many stand in all
+ */
+export function dangersStand(dangers: readonly StandingDanger[], count = dangers.length): string {
   const named = dangers.slice(0, NAMED).map((one) => ({ name: one.name, away: awayWords(one) }));
   const sentences = [...new Set(named.map((one) => one.away))].map((away) => {
     const names = named.filter((one) => one.away === away).map((one) => one.name);
     return away === NOTHING_AGAINST ? `${away} ${wordList(names)}.` : `${away}: ${wordList(names, "and")}.`;
   });
-  const more = dangers.length - named.length;
+  const more = count - named.length;
   return [...sentences, ...(more > 0 ? [`${more} more ${more === 1 ? "stands" : "stand"}.`] : [])].join(" ");
 }
 

@@ -2,7 +2,7 @@
  * An answer as the screens follow it, touch by touch: of each danger how far it is and how that is drawn. What speaks for and
  * against it in words is told at Decide, when somebody asks: it is nine tenths of an answer, and nobody reads it at every touch.
  */
-import type { Answer, DangerAnswer, MaskUse } from "@jittery-cap/core";
+import { type Answer, type DangerAnswer, inFull, type MaskUse } from "@jittery-cap/core";
 import { type StrokeKind, strokesOf } from "./strokes.ts";
 
 export interface ShownDanger
@@ -23,7 +23,7 @@ export function shownAnswer(answer: Answer): ShownAnswer {
   return {
     ...answer,
     dangers: answer.dangers.map(shownDanger),
-    candidates: answer.candidates.filter((one) => one.fits),
+    candidates: inFull(answer.candidates.filter((one) => one.fits)),
   };
 }
 

@@ -13,6 +13,7 @@ import {
   type Find,
   type IfWrong,
   ifWrong,
+  inFull,
   type Knowledge,
   type Marks,
   type NameMatch,
@@ -107,7 +108,7 @@ const judge = {
   /** What speaks for and against each danger, and the kind that the find seems to be. */
   evidence(find: Find): EvidenceTold {
     const { dangers, candidates } = assess(find, knowledge());
-    return { dangers, seems: candidates.find((one) => one.fits)?.sheet ?? candidates[0]?.sheet };
+    return { dangers: inFull(dangers), seems: candidates.find((one) => one.fits)?.sheet ?? candidates[0]?.sheet };
   },
 
   /** What is kept of the answer to a find: without a plan, and quicker for it. */
