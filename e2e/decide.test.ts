@@ -218,6 +218,58 @@ describe("deciding", () => {
     await context.close();
   });
 
+  it("leaves out by one touch the one body that holds up the others, and keeps it again", async () => {
+    const { page, context } = await application.open();
+    const looks = {
+      underside: ["gills"],
+      "gill-fold": ["folds-over"],
+      "gill-attachment": ["adnate"],
+      "gill-colour": ["cream"],
+      "cap-surface": ["scaly"],
+      "cap-colour": ["yellow", "brown"],
+      "flesh-colour": ["white"],
+      "stain-cut": ["none"],
+      "stem-surface": ["fibrillose"],
+      "stem-colour": ["cream", "brown"],
+      ring: ["cottony"],
+      "ring-colour": ["white", "yellow"],
+      base: ["fused"],
+      smell: ["mushroomy"],
+    };
+    const body = (id: string, age: string, more: Record<string, readonly string[]>) => ({
+      id,
+      age,
+      lifted: "whole",
+      seen: Object.entries({ ...looks, ...more }).map(([character, states]) => ({ character, states })),
+    });
+    const printed = { "spore-print": ["white"] };
+    const cluster = {
+      format: "jittery-cap/find",
+      version: 1,
+      id: uuidv7(),
+      label: "a clump on the mill stump",
+      foundAt: "2026-10-03T10:00:00+02:00",
+      place: { region: "europe" },
+      site: { habitat: ["broadleaf-woodland"], substrate: ["stump"], host: ["oak"], growth: ["dense-cluster"] },
+      rules: { upsetters: "cooked" },
+      bodies: [body("A", "mature", printed), body("B", "young", {}), body("C", "mature", printed)],
+    };
+    const made = await page.request.post(`${application.address}/api/documents/${cluster.id}`, {
+      data: { kind: "find", known: 0, create: cluster },
+    });
+    expect(made.ok()).to.equal(true);
+    await page.goto(`${application.address}/finds/${cluster.id}/decide`);
+    await untilVerdict(page, "hold");
+    await page.getByText("Only B is in the way: leave B out, and the answer for A and C is the basket.").waitFor();
+    await page.getByRole("button", { name: "Leave B out" }).click();
+    await untilVerdict(page, "basket");
+    await page.locator('[data-body="B"]').getByText("not kept").waitFor();
+    await page.getByRole("button", { name: "Keep B again" }).click();
+    await untilVerdict(page, "hold");
+    await page.getByRole("button", { name: "Leave B out" }).waitFor();
+    await context.close();
+  });
+
   it("takes a find out of the basket when a later look says otherwise", async () => {
     const { page, context } = await application.open();
     await page.goto(`${application.address}/finds/${GOOD}/record/foot`);

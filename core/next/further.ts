@@ -73,6 +73,7 @@ function leavingOut({ scene, knowledge }: Judgement, bodies: readonly BodyVerdic
   if (rule(judge({ ...scene.find, bodies: left }, knowledge)).verdict !== "basket") return undefined;
   const [all, them] = [wordList(others, "and"), wordList(good, "and")];
   return {
+    leaveOut: others,
     text: `Only ${all} ${others.length > 1 ? "are" : "is"} in the way: leave ${all} out, and the answer for ${them} is the basket.`,
   };
 }

@@ -20,7 +20,7 @@ import { furtherOf } from "./further.ts";
 import { demandsOf, helping, hitsNeed, isHardOn, isOpen, type Need, needsOf, TIER_WEIGHT, take } from "./needs.ts";
 import { type Option, optionsOf, showsMust } from "./options.ts";
 import { byRatio } from "./order.ts";
-import type { CannotSettle, Opens, Plan, PlannedTest } from "./planned.ts";
+import type { CannotSettle, Further, Opens, Plan, PlannedTest } from "./planned.ts";
 import { settledTogether } from "./together.ts";
 
 /** Even odds that the find is one of the dangers that stand, shared out by their tiers (our own scale). */
@@ -46,7 +46,9 @@ export function planNext(
   if (ruling.verdict !== "hold") return NOTHING;
   const ages = agesUntold.map((body) => step("tell-the-age", body, 0.5, { body, character: "age" }));
   const supposed = supposedOf(judgement);
-  if (supposed === undefined) return ended({ ...NOTHING, tests: ages, minutes: minutesOf(ages) }, judgement, ruling);
+  const none = () => [];
+  if (supposed === undefined)
+    return ended({ tests: ages, minutes: minutesOf(ages), waitHours: 0 }, none, none, judgement, ruling);
   const asked = judgement.rules.distance;
   const options = optionsOf(judgement, supposed.sheet);
   const needs = needsOf(judgement, options);
@@ -82,20 +84,26 @@ export function planNext(
     return dangers.length === 0 ? [] : [{ ...need, dangers }];
   });
   const all = [...tests, ...joints.flatMap(({ option, sheets }) => jointly(options[option], sheets))];
-  return ended(
-    {
-      supposing: supposed.sheet.id,
-      tests: all,
-      minutes: minutesOf(all),
-      waitHours: Math.max(0, ...all.map((test) => test.waitHours)),
-      cannotSettle: open.flatMap((need) =>
-        need.dangers.map((danger) => cannotSettle(need.body, danger, judgement, supposed)),
-      ),
-      further: furtherOf({ judgement, supposed, open, bodies: ruling.bodies }),
-    },
-    judgement,
-    ruling,
+  const plan = {
+    supposing: supposed.sheet.id,
+    tests: all,
+    minutes: minutesOf(all),
+    waitHours: Math.max(0, ...all.map((test) => test.waitHours)),
+  };
+  const settleNot = onDemand(() =>
+    open.flatMap((need) => need.dangers.map((danger) => cannotSettle(need.body, danger, judgement, supposed))),
   );
+  const further = onDemand(() => furtherOf({ judgement, supposed, open, bodies: ruling.bodies }));
+  return ended(plan, settleNot, further, judgement, ruling);
+}
+
+/** Words are worked out when they are first asked for: whoever only follows the tests never does. */
+function onDemand<Told>(tell: () => Told): () => Told {
+  let told: Told | undefined;
+  return () => {
+    told ??= tell();
+    return told;
+  };
 }
 
 /** A test that settles only together with others. */
@@ -108,19 +116,37 @@ function jointly(option: Option | undefined, sheets: readonly string[]): Planned
 
 const minutesOf = (tests: readonly PlannedTest[]): number => tests.reduce((sum, test) => sum + test.minutes, 0);
 
-/** Where no test is left, says why nothing here helps. */
-function ended(plan: Plan, judgement: Judgement, ruling: Pick<Ruling, "reasons">): Plan {
-  if (plan.tests.length > 0) return plan;
-  const [why] = plan.cannotSettle;
-  const told = ruling.reasons.map((reason) => reason.text).join(" ");
-  const unknown = judgement.candidates.every((one) => !one.fits && one.near === undefined);
-  const nothingHelps =
-    why !== undefined
-      ? `No test on the bodies at hand settles it: ${why.why}.`
-      : unknown
-        ? "No sheet on this shelf comes near, so no test here can name it: keep it out, and show it to somebody who knows."
-        : `No test on the bodies at hand settles it. ${told}`;
-  return { ...plan, nothingHelps };
+/** The plan with what is told on demand; where no test is left, why nothing here helps. */
+function ended(
+  plan: Omit<Plan, "cannotSettle" | "further" | "nothingHelps">,
+  settleNot: () => readonly CannotSettle[],
+  further: () => readonly Further[],
+  judgement: Judgement,
+  ruling: Pick<Ruling, "reasons">,
+): Plan {
+  const told = {
+    ...plan,
+    get cannotSettle() {
+      return settleNot();
+    },
+    get further() {
+      return further();
+    },
+  };
+  if (plan.tests.length > 0) return told;
+  const helpsNot = onDemand(() => whyNothingHelps(settleNot()[0], judgement, ruling));
+  return Object.defineProperty(told, "nothingHelps", { enumerable: true, get: helpsNot });
+}
+
+function whyNothingHelps(
+  why: CannotSettle | undefined,
+  { candidates }: Judgement,
+  { reasons }: Pick<Ruling, "reasons">,
+): string {
+  if (why !== undefined) return `No test on the bodies at hand settles it: ${why.why}.`;
+  return candidates.every((one) => !one.fits && one.near === undefined)
+    ? "No sheet on this shelf comes near, so no test here can name it: keep it out, and show it to somebody who knows."
+    : `No test on the bodies at hand settles it. ${reasons.map((reason) => reason.text).join(" ")}`;
 }
 
 /**

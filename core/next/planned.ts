@@ -28,6 +28,8 @@ export interface Opens {
 export interface Further {
   readonly text: string;
   readonly age?: Age;
+  /** Bodies without which the others come to the basket. */
+  readonly leaveOut?: readonly string[];
 }
 
 /** A danger that no test here can bring far enough away today, and why. */

@@ -1,6 +1,8 @@
 /** Each body with how it stands on its own. */
 import { type BodyVerdict, type Find, figureOf } from "@jittery-cap/core";
+import Button from "@mui/material/Button";
 import { Section } from "../layout/section.tsx";
+import { useSession } from "../session/session-context.tsx";
 import { Drawing } from "../specimen/drawing.tsx";
 import type { ShownAnswer } from "../standing/shown-answer.ts";
 import { VERDICT_WORDS } from "../standing/verdict-words.ts";
@@ -20,6 +22,7 @@ export function Bodies({ answer, find }: { readonly answer: ShownAnswer; readonl
 }
 
 function BodyLine({ verdict, find }: { readonly verdict: BodyVerdict; readonly find: Find }) {
+  const { change } = useSession();
   const body = find.bodies.find((one) => one.id === verdict.body);
   if (body === undefined) return null;
   const figure = figureOf(find, body, 0);
@@ -37,7 +40,20 @@ function BodyLine({ verdict, find }: { readonly verdict: BodyVerdict; readonly f
           {verdict.reasons[0]?.text ?? "Every danger of this shelf that counts here is ruled out for it."}
         </span>
       </span>
-      <span className="body-verdict">{verdict.kept ? VERDICT_WORDS[verdict.verdict] : "not kept"}</span>
+      {verdict.kept ? (
+        <span className="body-verdict">{VERDICT_WORDS[verdict.verdict]}</span>
+      ) : (
+        <span className="body-verdict">
+          <span className="block-text">not kept</span>
+          <Button
+            size="small"
+            aria-label={`Keep ${body.id} again`}
+            onClick={() => change({ kind: "set-body", body: body.id, field: "keep", value: true })}
+          >
+            Keep it again
+          </Button>
+        </span>
+      )}
     </li>
   );
 }

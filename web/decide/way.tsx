@@ -1,7 +1,9 @@
 /** The shortest way to an answer: each test leads to the question that it opens. What cannot be settled is said. */
-import type { Find } from "@jittery-cap/core";
+import type { Change, Find } from "@jittery-cap/core";
+import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import { Section } from "../layout/section.tsx";
+import { useSession } from "../session/session-context.tsx";
 import { testPath } from "../specimen/place-of-test.ts";
 import type { ShownAnswer } from "../standing/shown-answer.ts";
 
@@ -13,14 +15,16 @@ const timeWords = (minutes: number, hours: number) => `${minutes} min${hours > 0
 export function Way({ answer, find }: { readonly answer: ShownAnswer; readonly find: Find }) {
   const { tests, minutes, waitHours, cannotSettle, further, nothingHelps } = answer.next;
   if (tests.length + cannotSettle.length + further.length === 0 && nothingHelps === undefined) return null;
+  const without = further.find((one) => one.leaveOut !== undefined);
+  const title =
+    tests.length > 0
+      ? `The shortest way to an answer: ${timeWords(minutes, waitHours)}`
+      : without === undefined
+        ? "What cannot be settled here"
+        : "The shortest way to an answer";
   return (
-    <Section
-      title={
-        tests.length === 0
-          ? "What cannot be settled here"
-          : `The shortest way to an answer: ${timeWords(minutes, waitHours)}`
-      }
-    >
+    <Section title={title}>
+      {without?.leaveOut !== undefined && <LeaveOut text={without.text} bodies={without.leaveOut} />}
       <ol aria-label="Next tests" className="lines">
         {tests.map((test, index) => (
           <li key={`${test.test}-${test.body ?? ""}`} data-test={test.test} className="line">
@@ -33,9 +37,7 @@ export function Way({ answer, find }: { readonly answer: ShownAnswer; readonly f
         ))}
       </ol>
       {nothingHelps !== undefined && <p data-nothing-helps>{nothingHelps}</p>}
-      {further.map((one) => (
-        <p key={one.text}>{one.text}</p>
-      ))}
+      {further.map((one) => one !== without && <p key={one.text}>{one.text}</p>)}
       {cannotSettle.slice(0, SETTLED_NOT).map((one) => (
         <p key={one.sheet + one.body} className="soft">
           {one.why.charAt(0).toUpperCase() + one.why.slice(1)}.
@@ -45,5 +47,20 @@ export function Way({ answer, find }: { readonly answer: ShownAnswer; readonly f
         <p className="soft">{cannotSettle.length - SETTLED_NOT} more stand likewise: they are on the board.</p>
       )}
     </Section>
+  );
+}
+
+/** Bodies that hold up the others, left out by one touch; below, where each body stands, they are kept again. */
+function LeaveOut({ text, bodies }: { readonly text: string; readonly bodies: readonly string[] }) {
+  const { changeTogether } = useSession();
+  const leave = () =>
+    changeTogether(bodies.map((body): Change => ({ kind: "set-body", body, field: "keep", value: false })));
+  return (
+    <div data-leave-out className="below">
+      <p>{text}</p>
+      <div className="actions">
+        <Button onClick={leave}>Leave {bodies.join(" and ")} out</Button>
+      </div>
+    </div>
   );
 }
