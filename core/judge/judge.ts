@@ -66,17 +66,7 @@ export function judge(find: Find, knowledge: Knowledge): Judgement {
   const scene = sceneOf(find);
   const rules = rulesOf(find);
   const { dangerTables, soughtTables } = knowledge;
-  const site = [...scene.site.values()].map((look) => weighedLook(dangerTables, look, undefined));
-  const looked = scene.bodies.map((body) => weighLooks(dangerTables, body));
-  const weighed = looked.map((one) =>
-    weighBody(
-      dangerTables,
-      site,
-      one,
-      looked.filter((other) => other !== one),
-      inheritedLooks(scene, one.body),
-    ),
-  );
+  const weighed = weighAll(dangerTables, scene);
   const counted = weighed.filter(({ body }) => body.kept || scene.kept.length === 0);
   const dangers = standings(dangerTables, weighed, counted, likelinesses(dangerTables, scene), find, rules);
 
@@ -125,6 +115,21 @@ export function statusOn({ weighed, rules }: Judgement, { row }: DangerDistance,
 export function evidenceOf({ weighed }: Judgement, danger: DangerDistance, body: string): Evidence {
   const on = weighed.find((one) => one.body.body.id === body);
   return on === undefined ? { points: [], masks: [], speaksFor: [] } : evidenceIn(on, danger.sheet, danger.row);
+}
+
+/** Every body of a find weighed against every danger of a table, in the order of the scene. */
+export function weighAll(dangers: Tables, scene: Scene): readonly BodyWeighing[] {
+  const site = [...scene.site.values()].map((look) => weighedLook(dangers, look, undefined));
+  const looked = scene.bodies.map((body) => weighLooks(dangers, body));
+  return looked.map((one) =>
+    weighBody(
+      dangers,
+      site,
+      one,
+      looked.filter((other) => other !== one),
+      inheritedLooks(scene, one.body),
+    ),
+  );
 }
 
 /** The rows of a table in an order; equals as they come. */

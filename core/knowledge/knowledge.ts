@@ -5,7 +5,7 @@ import { canonicalJson } from "../find/canonical.ts";
 import { faultsOf, type Parsed } from "../find/parse.ts";
 import { DANGER_TIERS } from "../find/taxa.ts";
 import { type Sheet, sheetSchema } from "./sheet.ts";
-import { rowsOf, type Tables, tablesOfSheets } from "./tables.ts";
+import { type Tables, tablesOfSheets } from "./tables.ts";
 
 const EDITION_LENGTH = 12;
 
@@ -43,23 +43,6 @@ export function shelve(sheets: readonly Sheet[]): Knowledge {
     soughtTables: tablesOfSheets(sought),
   };
 }
-
-/** A shelf of some of the dangers alone, by their rows, and of nothing that is sought: to ask of those what the whole would say. */
-export function dangersAlone(knowledge: Knowledge, rows: readonly number[]): Knowledge {
-  const dangerTables = rowsOf(knowledge.dangerTables, rows);
-  const { sheets } = dangerTables;
-  return {
-    edition: knowledge.edition,
-    sheets,
-    dangers: sheets,
-    sought: [],
-    byId: new Map(sheets.map((sheet) => [sheet.id, sheet])),
-    dangerTables,
-    soughtTables: NOTHING_SOUGHT,
-  };
-}
-
-const NOTHING_SOUGHT = tablesOfSheets([]);
 
 /**
  * Compiles raw sheet data (one object a file, by file name) into knowledge.

@@ -116,44 +116,61 @@ export function tablesOfSheets(sheets: readonly Sheet[]): Tables {
 
 /** Some rows of compiled sheets as tables of their own: nothing is compiled again. */
 export function rowsOf(tables: Tables, rows: readonly number[]): Tables {
-  const picked = (from: Int32Array) => Int32Array.from(rows, (row) => from[row] ?? 0);
   const columns = new Map<Column, Column>();
+  const ranges = new Map<Measure, Range>();
+  const nevers = new Map<CharacterId, Int32Array | undefined>();
   return {
     sheets: rows.flatMap((row) => tables.sheets[row] ?? []),
     column: (character, age) => {
       const whole = tables.column(character, age);
-      let column = columns.get(whole);
-      if (column === undefined) {
-        const { listed, common, by } = whole;
-        column = {
-          listed: picked(listed),
-          common: picked(common),
-          by: {
-            always: picked(by.always),
-            usual: picked(by.usual),
-            sometimes: picked(by.sometimes),
-            rare: picked(by.rare),
-          },
-          words: rows.map((row) => whole.words[row]),
+      return remembered(columns, whole, () => columnOf(whole, rows));
+    },
+    range: (measure) =>
+      remembered(ranges, measure, () => {
+        const { low, high } = tables.range(measure);
+        return {
+          low: Float64Array.from(rows, (row) => low[row] ?? Number.NaN),
+          high: Float64Array.from(rows, (row) => high[row] ?? Number.NaN),
         };
-        columns.set(whole, column);
-      }
-      return column;
-    },
-    range: (measure) => {
-      const { low, high } = tables.range(measure);
-      const of = (from: Float64Array) => Float64Array.from(rows, (row) => from[row] ?? Number.NaN);
-      return { low: of(low), high: of(high) };
-    },
-    never: (character) => {
-      const never = tables.never(character);
-      return never === undefined ? undefined : picked(never);
-    },
+      }),
+    never: (character) =>
+      remembered(nevers, character, () => {
+        const never = tables.never(character);
+        return never === undefined ? undefined : picked(never, rows);
+      }),
     withOwnMasks: (character) => {
       const own = tables.withOwnMasks(character);
       return own.length === 0 ? NO_ROWS : rows.flatMap((row, index) => (own.includes(row) ? [index] : []));
     },
   };
+}
+
+function columnOf({ listed, common, by, words }: Column, rows: readonly number[]): Column {
+  return {
+    listed: picked(listed, rows),
+    common: picked(common, rows),
+    by: {
+      always: picked(by.always, rows),
+      usual: picked(by.usual, rows),
+      sometimes: picked(by.sometimes, rows),
+      rare: picked(by.rare, rows),
+    },
+    words: rows.map((row) => words[row]),
+  };
+}
+
+function picked(from: Int32Array, rows: readonly number[]): Int32Array {
+  const to = new Int32Array(rows.length);
+  for (let index = 0; index < rows.length; index += 1) to[index] = from[rows[index] ?? 0] ?? 0;
+  return to;
+}
+
+function remembered<Key, Value>(known: Map<Key, Value>, key: Key, make: () => Value): Value {
+  const before = known.get(key);
+  if (before !== undefined) return before;
+  const value = make();
+  known.set(key, value);
+  return value;
 }
 
 const NO_ROWS: readonly number[] = [];

@@ -5,9 +5,11 @@
  */
 import type { Body, Find } from "../find/schema.ts";
 import type { Candidate } from "../judge/candidates.ts";
-import { type Judgement, judge } from "../judge/judge.ts";
-import { dangersAlone } from "../knowledge/knowledge.ts";
+import { statusIn } from "../judge/distance.ts";
+import { type Judgement, weighAll } from "../judge/judge.ts";
+import { sceneOf } from "../judge/scene.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
+import { rowsOf } from "../knowledge/tables.ts";
 import { expectedMeasures } from "./expected.ts";
 import type { Need } from "./needs.ts";
 import type { Option } from "./options.ts";
@@ -45,14 +47,15 @@ export function settledTogether(
   const pairs = open.flatMap(({ body, dangers }) =>
     dangers.flatMap(({ sheet, row }) => (rows.has(row) ? [{ body, sheet }] : [])),
   );
-  const shelf = dangersAlone(judgement.knowledge, [...rows]);
+  const tables = rowsOf(judgement.knowledge.dangerTables, [...rows]);
   const { find } = judgement.scene;
   const clearedBy = (taken: ReadonlySet<number>): ReadonlySet<string> => {
     const seen = options.reduce((so, option, index) => (taken.has(index) ? seenBy(so, option, supposed) : so), find);
-    const { dangers } = judge(seen, shelf);
     return new Set(
-      dangers.flatMap(({ sheet, perBody }) =>
-        perBody.filter(({ status }) => status === "ruled-out").map(({ body }) => keyOf(body, sheet.id)),
+      weighAll(tables, sceneOf(seen)).flatMap((on) =>
+        tables.sheets.flatMap(({ id }, row) =>
+          statusIn(on, row, judgement.rules.distance) === "ruled-out" ? [keyOf(on.body.body.id, id)] : [],
+        ),
       ),
     );
   };
