@@ -3,8 +3,8 @@
  * here ever clears or condemns anything.
  */
 import { type Age, definitionOf, FAMILIES } from "../find/vocabulary.ts";
-import type { Frequency } from "../knowledge/sheet.ts";
-import { bitsOf, type Tables } from "../knowledge/tables.ts";
+import { FREQUENCIES, type Frequency } from "../knowledge/sheet.ts";
+import { askedBefore, bitsOf, type Column, type Tables } from "../knowledge/tables.ts";
 import type { Look } from "./looks.ts";
 import type { Scene } from "./scene.ts";
 
@@ -43,27 +43,14 @@ function addFamily(tables: Tables, looks: readonly { look: Look; age: Age | unde
   const sum = new Float64Array(total.length);
   const count = new Uint16Array(total.length);
   for (const { look, age } of looks) {
-    const { by } = tables.column(look.character, age);
-    const seen = bitsOf(look.character, look.states);
+    const column = tables.column(look.character, age);
+    const ranks = ranksOf(column, bitsOf(look.character, look.states));
     const logs = logsOf(look.sure);
     for (let row = 0; row < total.length; row += 1) {
-      const always = by.always[row] ?? 0;
-      const usual = by.usual[row] ?? 0;
-      const sometimes = by.sometimes[row] ?? 0;
-      const rare = by.rare[row] ?? 0;
-      if ((always | usual | sometimes | rare) === 0) continue;
+      const rank = ranks[row] ?? 0;
+      if (rank === 0) continue;
       count[row] = (count[row] ?? 0) + 1;
-      sum[row] =
-        (sum[row] ?? 0) +
-        (always & seen
-          ? logs.always
-          : usual & seen
-            ? logs.usual
-            : sometimes & seen
-              ? logs.sometimes
-              : rare & seen
-                ? logs.rare
-                : logs.unlisted);
+      sum[row] = (sum[row] ?? 0) + (logs[rank] ?? 0);
     }
   }
   for (let row = 0; row < total.length; row += 1) {
@@ -72,13 +59,23 @@ function addFamily(tables: Tables, looks: readonly { look: Look; age: Age | unde
   }
 }
 
-function logsOf(sure: boolean): Readonly<Record<Frequency | "unlisted", number>> {
+/** How often each sheet shows one of the states seen, by its commonest: a place among the logs, 0 where it is silent. */
+function ranksOf(column: Column, seen: number): Uint8Array {
+  return askedBefore(column, `rank ${seen}`, () => {
+    const { always, usual, sometimes, rare } = column.by;
+    return Uint8Array.from({ length: always.length }, (_, row) => {
+      const sets = [always[row] ?? 0, usual[row] ?? 0, sometimes[row] ?? 0, rare[row] ?? 0];
+      if (sets.every((set) => set === 0)) return 0;
+      const at = sets.findIndex((set) => (set & seen) !== 0);
+      return at < 0 ? UNLISTED_RANK : at + 1;
+    });
+  });
+}
+
+/** The places of the logs: none for silence, then the frequencies, then what is not listed. */
+const UNLISTED_RANK = FREQUENCIES.length + 1;
+
+function logsOf(sure: boolean): readonly number[] {
   const log = (share: number) => Math.log(sure ? share : UNSURE_WEIGHT * share + (1 - UNSURE_WEIGHT) * KNOWING_NOTHING);
-  return {
-    always: log(SHARE.always),
-    usual: log(SHARE.usual),
-    sometimes: log(SHARE.sometimes),
-    rare: log(SHARE.rare),
-    unlisted: log(UNLISTED),
-  };
+  return [0, ...FREQUENCIES.map((frequency) => log(SHARE[frequency])), log(UNLISTED)];
 }

@@ -1,6 +1,6 @@
 /** One look weighed against every sheet at once, on the compiled tables. Same meaning as `agreementOf`, row by row. */
 import type { Age } from "../find/vocabulary.ts";
-import { bitsOf, type Column, neighbourBits, type Tables } from "../knowledge/tables.ts";
+import { askedBefore, bitsOf, type Column, neighbourBits, type Tables } from "../knowledge/tables.ts";
 import type { Conditions } from "./body-conditions.ts";
 import { agreementOf, saysNothing } from "./contradictions.ts";
 import type { Look } from "./looks.ts";
@@ -36,26 +36,38 @@ export function weigh(
 ): Weighing {
   const column = tables.column(look.character, age);
   const masks = masksInForce(look, conditions);
-  const weighing =
-    every && look.body !== "site" && look.states.length > 1
-      ? weighEvery(column, look, masks)
-      : weighAny(column, look, masks, every, every ? undefined : tables.never(look.character));
-  for (const row of tables.withOwnMasks(look.character)) {
+  const ownMasked = conditions === undefined ? NO_ROWS : tables.withOwnMasks(look.character);
+  const weighAll = () => weighColumn(tables, column, look, masks, every);
+  if (ownMasked.length === 0) {
+    const key = `${every ? "sought" : "danger"} ${look.body === "site"} ${bitsOf(look.character, look.states)} ${masks.map((mask) => mask.id).join()}`;
+    return askedBefore(column, key, () => markedNever(tables, look, weighAll(), every));
+  }
+  const weighing = weighAll();
+  for (const row of ownMasked) {
     const sheet = tables.sheets[row];
     if (sheet !== undefined && weighing[row] === CONTRADICTS)
       weighing[row] = CODES[agreementOf(sheet, look, age, conditions, every).kind];
   }
-  if (!every) markNever(tables, look, weighing);
-  return weighing;
+  return markedNever(tables, look, weighing, every);
 }
 
-/** Marks the rows that never show any of the states seen. */
-function markNever(tables: Tables, look: Look, weighing: Uint8Array): void {
-  const never = tables.never(look.character);
-  if (never === undefined) return;
+const NO_ROWS: readonly number[] = [];
+
+/** Weighs a look against a column, without the masks that single sheets have of their own. */
+function weighColumn(tables: Tables, column: Column, look: Look, masks: readonly Mask[], every: boolean): Weighing {
+  return every && look.body !== "site" && look.states.length > 1
+    ? weighEvery(column, look, masks)
+    : weighAny(column, look, masks, every, every ? undefined : tables.never(look.character));
+}
+
+/** Marks, of dangers, the rows that never show any of the states seen. */
+function markedNever(tables: Tables, look: Look, weighing: Weighing, every: boolean): Weighing {
+  const never = every ? undefined : tables.never(look.character);
+  if (never === undefined) return weighing;
   const seen = bitsOf(look.character, look.states);
   for (let row = 0; row < weighing.length; row += 1)
     if (weighing[row] === CONTRADICTS && (seen & ~(never[row] ?? 0)) === 0) weighing[row] = NEVER;
+  return weighing;
 }
 
 /**

@@ -29,6 +29,22 @@ export interface Column {
   readonly by: Readonly<Record<Frequency, Int32Array>>;
   /** What is listed, in words, where it was asked for before. */
   readonly words: (string | undefined)[];
+  /** What was worked out of the whole column before, by what was asked: the same looks come again at every touch. */
+  readonly known: Map<string, Uint8Array>;
+}
+
+/** About so many bytes a column are kept of what was worked out of it. */
+const KEPT_BYTES = 200_000;
+const KEPT_AT_LEAST = 16;
+
+/** What was asked of a column before, or is worked out now; it is never changed afterwards. */
+export function askedBefore({ known, listed }: Column, key: string, workOut: () => Uint8Array): Uint8Array {
+  const before = known.get(key);
+  if (before !== undefined) return before;
+  if (known.size >= Math.max(KEPT_AT_LEAST, KEPT_BYTES / (listed.length + 1))) known.clear();
+  const now = workOut();
+  known.set(key, now);
+  return now;
 }
 
 /** The ranges of one measure; NaN where a sheet gives none. */
@@ -156,6 +172,7 @@ function columnOf({ listed, common, by, words }: Column, rows: readonly number[]
       rare: picked(by.rare, rows),
     },
     words: rows.map((row) => words[row]),
+    known: new Map(),
   };
 }
 
@@ -223,7 +240,7 @@ function compileColumn(sheets: readonly Sheet[], character: CharacterId, ages: r
   const common = listed.map(
     (set, row) => set & ((by.always[row] ?? 0) | (by.usual[row] ?? 0) | (by.sometimes[row] ?? 0)),
   );
-  return { listed, common, by, words: new Array<string | undefined>(sheets.length) };
+  return { listed, common, by, words: new Array<string | undefined>(sheets.length), known: new Map() };
 }
 
 /** Each state once, with the highest frequency that any of the tables gives it. */
