@@ -122,7 +122,7 @@ export function weighBody(
   }
   joinLooks(body, mine, { own, several, twice });
   const families = Uint16Array.from(own);
-  const granted = grantedLooks(borrowed, own, several, fragile, hard);
+  const granted = grantedLooks(borrowed, mine, own, several, fragile, hard);
   for (let row = 0; row < size; row += 1) {
     const lent = borrowed[(granted[row] ?? 0) - 1];
     if (lent === undefined) continue;
@@ -202,6 +202,7 @@ export function weighedLook(dangers: Tables, look: Look, at: BodyScene | undefin
  */
 function grantedLooks(
   borrowed: readonly WeighedLook[],
+  mine: readonly WeighedLook[],
   own: Uint16Array,
   several: Uint16Array,
   fragile: Uint16Array,
@@ -217,8 +218,10 @@ function grantedLooks(
       if (!look.sure) return;
       const bit = familyBitOf(look.character);
       if (wantsHard !== isHardLook(look.character, at?.body.age, look.states)) return;
+      // what this body shows of it itself, be it in doubt, is not outweighed by what another shows
+      const itself = mine.find((one) => one.look.character === look.character)?.weighing;
       for (let row = 0; row < own.length; row += 1) {
-        if (!isAgainst(weighing[row]) || granted[row] !== 0) continue;
+        if (!isAgainst(weighing[row]) || granted[row] !== 0 || itself?.[row] === AGREES) continue;
         const families = own[row] ?? 0;
         const alone = families & ~(several[row] ?? 0);
         const adds = wantsFamily ? (families & bit) === 0 : (families & bit) !== 0 && hard[row] === 0;

@@ -7,6 +7,7 @@ import { REGIONS, WEARS } from "../find/vocabulary.ts";
 import { type Knowledge, shelve } from "../knowledge/knowledge.ts";
 import { finds, shelves, withoutEntry } from "../tests/arbitraries.ts";
 import { borderFinds, verdictOn } from "../tests/border-finds.ts";
+import { bodyOf, findOf } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { judge } from "./judge.ts";
 import { inheritedLooks, sceneOf } from "./scene.ts";
@@ -110,6 +111,24 @@ describe("the laws of the judgement", () => {
         }),
         options,
       );
+    });
+
+    it("what a body shows in doubt is not outweighed by what another shows: a young ball stays white inside", () => {
+      const ball: Record<string, string> = {
+        underside: "enclosed",
+        "cap-shape": "ball",
+        "cap-colour": "white",
+        ring: "none",
+        base: "tapered",
+        "flesh-colour": "white",
+      };
+      const grown = bodyOf({ ...ball, bisection: "uniform-white" }, { id: "B", age: "mature" });
+      const mistakesOn = (bisection: string) =>
+        assess(findOf([bodyOf({ ...ball, bisection }), grown]), SHIPPED)
+          .dangers.find((danger) => danger.sheet === "scleroderma-citrinum")
+          ?.bodies.find((one) => one.body === "A")?.mistakes;
+      expect(mistakesOn("uniform-white")).to.be.a("number");
+      expect(mistakesOn("?uniform-white")).to.equal(mistakesOn("uniform-white"));
     });
 
     it("striking an observation gives basket only where that very observation was what refused", () => {

@@ -7,7 +7,7 @@ import type { Knowledge } from "../knowledge/knowledge.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import { FIELD_TESTS, type FieldTest } from "../next/field-tests.ts";
 import { planNext } from "../next/plan.ts";
-import type { PlannedTest } from "../next/planned.ts";
+import type { Plan, PlannedTest } from "../next/planned.ts";
 import { type Chance, pick } from "../trainer/chance.ts";
 import { lookedAt, timeAndPlaceOf } from "../trainer/looking.ts";
 import { bareBody, type Day, drawSite, drawSpecimen, drawWeather, type Specimen } from "../trainer/specimen.ts";
@@ -59,8 +59,10 @@ export function followAdvice(sheet: Sheet, knowledge: Knowledge, slips: number, 
   let steps = 0;
   let answer = answerTo(walk.find, knowledge);
   while (answer.ruling.verdict === "hold" && steps < STEPS_AT_MOST) {
-    const plan = planNext(answer.judgement, answer.ruling, []);
-    const next = plan.tests.find((test) => !done.has(keyOf(test)));
+    const { judgement, ruling } = answer;
+    const undone = ({ tests }: Plan) => tests.find((test) => !done.has(keyOf(test)));
+    // those that settle only together come last: they are worked out where nothing else is left
+    const next = undone(planNext(judgement, ruling, [], "alone")) ?? undone(planNext(judgement, ruling, []));
     const [more] = MORE_BODIES.filter(({ id }) => !walk.specimens.has(id));
     if (next === undefined && more === undefined) break;
     if (next !== undefined) {

@@ -43,7 +43,16 @@ export function plainDistance(
     ...[...scene.site.values()].flatMap((look) => weigh(look, undefined)),
     ...[...body.looks.values()].flatMap((look) => weigh(look, body)),
   ];
-  const borrowed = inherited.flatMap(({ look, from }) => weigh(look, from));
+  const fitsItself = (character: string) =>
+    [...body.looks.values()].some(
+      (look) =>
+        look.character === character &&
+        plainAgreement(danger, look, body.body.age, body.conditions, false).kind === "agrees",
+    );
+  const borrowed = inherited.flatMap(({ look, from }) => {
+    const points = weigh(look, from);
+    return fitsItself(look.character) ? [] : points;
+  });
   const isTwice = (family: string) => isLookedAtTwice(danger, scene, body, all, family);
   const { away, once } = joinedAway(body, all, isTwice);
   const points = all.filter((point) => !away.has(point.character));
