@@ -27,6 +27,8 @@ export interface Point {
   readonly body: string;
   readonly hard: boolean;
   readonly text: string;
+  /** What the danger never shows was seen a second time, on another body, later or by somebody else: two mistakes. */
+  readonly again?: true;
 }
 
 /** A mask that kept a danger standing where the bare look would have spoken against it. */

@@ -276,13 +276,19 @@ export interface Evidence {
 export function evidenceIn(weighed: BodyWeighing, danger: Sheet, row: number): Evidence {
   const { dangers } = weighed;
   const points: Point[] = sizePoints(danger, weighed.body.body);
+  const families = weighed.families[row] ?? 0;
+  let twice = families & (weighed.twice[row] ?? 0);
   const masks: MaskUse[] = [];
   const speaksFor: Look[] = [];
   for (const { look, at, weighing, point } of weighed.looks) {
     const kind = weighing[row];
     if (kind === AGREES) speaksFor.push(look);
     else if (kind === MASKED) tellMasks(masks, dangers, row, look, at);
-    else if (isAgainst(kind) && look.sure) points.push(point(row));
+    else if (isAgainst(kind) && look.sure) {
+      const bit = kind === NEVER ? twice & familyBitOf(look.character) : 0;
+      twice &= ~bit;
+      points.push(bit === 0 ? point(row) : { ...point(row), again: true });
+    }
   }
   for (const { look, at, weighing } of weighed.borrowed) {
     const kind = weighing[row];
@@ -292,7 +298,6 @@ export function evidenceIn(weighed: BodyWeighing, danger: Sheet, row: number): E
   const lent = weighed.borrowed[(weighed.granted[row] ?? 0) - 1];
   if (lent !== undefined) points.push(lent.point(row));
   // what adds no mistake of its own is no point
-  const families = weighed.families[row] ?? 0;
   return { points: points.filter((point) => (families & familyBit(point.family)) !== 0), masks, speaksFor };
 }
 

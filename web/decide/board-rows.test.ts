@@ -49,7 +49,9 @@ describe("the board of evidence", () => {
             ({ character }) => isCharacterId(character) && definitionOf(character).family === family,
           );
           const mark = markOf(danger, family);
-          if (against.length > 0) expect(mark).to.equal(against.some((point) => point.hard) ? "hard" : "soft");
+          const isTwice = against.some((point) => point.again === true);
+          if (isTwice) expect(mark).to.equal("twice");
+          else if (against.length > 0) expect(mark).to.equal(against.some((point) => point.hard) ? "hard" : "soft");
           else if (isMasked) expect(mark).to.equal("masked");
           else expect(mark === "for").to.equal(danger.speaksFor.some((sign) => sign.family === family));
         }

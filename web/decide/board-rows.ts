@@ -9,9 +9,10 @@ export type Danger = DangerAnswer;
 const ROWS = 7;
 const NEAR_ROWS = 14;
 
-/** What a family of evidence says of a danger: against (hard or soft), masked, for, or nothing. */
+/** What a family of evidence says of a danger: against (twice, hard or soft), masked, for, or nothing. */
 export function markOf(danger: Danger, family: Family): MarkKind | undefined {
   const against = danger.points.filter((point) => point.family === family);
+  if (against.some((point) => point.again === true)) return "twice";
   if (against.some((point) => point.hard)) return "hard";
   if (against.length > 0) return "soft";
   if (danger.masks.some((mask) => isCharacterId(mask.character) && definitionOf(mask.character).family === family))

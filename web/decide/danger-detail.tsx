@@ -26,7 +26,7 @@ export function DangerDetail({ danger, beside }: DangerDetailProps) {
       {danger.aside === true && (
         <div>Set aside by the house rule: it is not known from this part of the world. It is not ruled out.</div>
       )}
-      <Lines title="Against it" lines={danger.points.map((point) => point.text)} empty="Nothing that was seen." />
+      <Lines title="Against it" lines={danger.points.map(pointWords)} empty="Nothing that was seen." />
       {masks.length > 0 && <Lines title="Hidden today" lines={masks.map((mask) => mask.why)} />}
       <Lines title="For it" lines={danger.speaksFor.map((sign) => sign.text)} empty="Nothing that was seen." />
       <div className="detail-links">
@@ -38,6 +38,9 @@ export function DangerDetail({ danger, beside }: DangerDetailProps) {
     </section>
   );
 }
+
+const pointWords = ({ text, again }: DangerAnswer["points"][number]): string =>
+  again === true ? `${text} (seen twice: it counts as two mistakes)` : text;
 
 interface LinesProps {
   readonly title: string;

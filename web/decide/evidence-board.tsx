@@ -27,6 +27,7 @@ interface EvidenceBoardProps {
 const SHOWN: readonly Family[] = FAMILIES.filter((family) => family !== "spore-size");
 const LEGEND: Readonly<Record<MarkKind, string>> = {
   hard: "hard point",
+  twice: "seen twice",
   soft: "soft point",
   masked: "masked today",
   for: "speaks for it",

@@ -56,11 +56,9 @@ function LeaveOut({ text, bodies }: { readonly text: string; readonly bodies: re
   const leave = () =>
     changeTogether(bodies.map((body): Change => ({ kind: "set-body", body, field: "keep", value: false })));
   return (
-    <div data-leave-out className="below">
-      <p>{text}</p>
-      <div className="actions">
-        <Button onClick={leave}>Leave {bodies.join(" and ")} out</Button>
-      </div>
+    <div data-leave-out className="actions leave-out">
+      <span className="grow">{text}</span>
+      <Button onClick={leave}>Leave {bodies.join(" and ")} out</Button>
     </div>
   );
 }

@@ -26,6 +26,17 @@ describe("an answer as it is shown", () => {
     }
   });
 
+  it("draws as many strokes as mistakes, where what a danger never shows was seen on two bodies as well", () => {
+    let twice = 0;
+    for (const find of seasonFinds())
+      for (const danger of assess(find, knowledge).dangers) {
+        const strokes = strokesOf(danger).filter((kind) => kind !== "masked");
+        expect(strokes, `${find.label}: ${danger.sheet}`).to.have.length(danger.mistakes);
+        if (danger.points.some((point) => point.again === true)) twice += 1;
+      }
+    expect(twice).to.be.greaterThan(10);
+  });
+
   it("is a fraction of it: it crosses from thread to thread at every touch", () => {
     for (const find of seasonFinds()) {
       const whole = assess(find, knowledge);

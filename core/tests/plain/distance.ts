@@ -68,7 +68,13 @@ export function plainDistance(
     body: body.body.id,
     mistakes,
     status: statusOf(mistakes, all.some((point) => point.hard) || granted?.hard === true, asked),
-    points: [...all, ...(granted === undefined ? [] : [granted])].filter((point) => families.has(point.family)),
+    points: [...all, ...(granted === undefined ? [] : [granted])]
+      .filter((point) => families.has(point.family))
+      .map((point) =>
+        twice.includes(point.family) && point === all.find((one) => one.never && one.family === point.family)
+          ? { ...point, again: true as const }
+          : point,
+      ),
     masks,
     speaksFor,
   };
