@@ -53,7 +53,7 @@ export function EvidenceBoard(props: EvidenceBoardProps) {
       )}
       <ScrollRegion label="Evidence" className="below-2">
         <div className="board-legend">
-          {(["hard", "soft", "masked", "for"] as const).map((kind) => (
+          {(["hard", "twice", "soft", "masked", "for"] as const).map((kind) => (
             <span key={kind}>
               <Mark kind={kind} /> {LEGEND[kind]}
             </span>
