@@ -96,7 +96,9 @@ export function planNext(
   const settleNot = onDemand(() =>
     open.flatMap((need) => need.dangers.map((danger) => cannotSettle(need.body, danger, judgement, supposed))),
   );
-  const further = onDemand(() => furtherOf({ judgement, supposed, open, bodies: ruling.bodies }));
+  // where ages are only supposed the judge has not answered this find: nobody is told to leave a body out
+  const bodies = agesUntold.length === 0 ? ruling.bodies : [];
+  const further = onDemand(() => furtherOf({ judgement, supposed, open, bodies }));
   return ended(plan, settleNot, further, judgement, ruling);
 }
 

@@ -76,6 +76,16 @@ describe("a second look at what a danger never shows", () => {
     expect(assess(findOf(left, STUMP), SHIPPED).verdict).to.equal("basket");
   });
 
+  it("leaves nobody out where an age is only supposed: the judge has not answered that find", () => {
+    const { full } = basketFinds().find((one) => one.full.id === "agaricus-bitorquis") ?? { full: findOf([]) };
+    const [first] = full.bodies;
+    const seen = (first?.seen ?? []).filter((entry) => entry.character !== "underside");
+    const untold = { ...first, id: "D", age: undefined, seen, keep: true };
+    const { next } = assess({ ...full, bodies: [...full.bodies, untold] }, SHIPPED);
+    expect(next.tests[0]?.test).to.equal("tell-the-age");
+    expect(next.further.some((one) => one.leaveOut !== undefined)).to.equal(false);
+  });
+
   it("is a look left: no danger is told as beyond settling that one look more would rule out", () => {
     let tried = 0;
     fc.assert(
