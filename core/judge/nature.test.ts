@@ -107,3 +107,35 @@ describe("a sickener of another continent", () => {
     expect(answerTo([bodyOf(FIELD_MUSHROOM), OLDER], nowhere).dangers.some((danger) => danger.aside)).to.equal(false);
   });
 });
+
+// the kinds as they grow: common practice, no source
+describe("true specimens that a sheet may not turn away", () => {
+  const NOTHING = { mature: {}, young: {} };
+  const KINDS: readonly {
+    readonly sheet: string;
+    readonly of: string;
+    readonly young?: object;
+    readonly mature?: object;
+  }[] = [
+    { sheet: "suillus-luteus", of: "a young one with its veil still shut", young: { ring: "closed" } },
+    { sheet: "suillus-luteus", of: "a clay-coloured print", mature: { "spore-print": "clay-brown" } },
+    { sheet: "stropharia-rugosoannulata", of: "a young one with its veil still shut", young: { ring: "closed" } },
+    { sheet: "cortinarius-caperatus", of: "the lilac bloom of a young cap", young: { "cap-colour": "lilac" } },
+    { sheet: "agaricus-campestris", of: "a half-grown one with brown gills", young: { "gill-colour": "brown" } },
+    { sheet: "cantharellus-subalbidus", of: "ridges that stand close", mature: { "gill-spacing": "close" } },
+    { sheet: "cantharellus-lateritius", of: "pale yellow flesh", mature: { "flesh-colour": "yellow" } },
+  ];
+  for (const { sheet, of, ...looks } of KINDS)
+    it(`${SHIPPED.byId.get(sheet)?.names.common}: ${of}`, () => {
+      const { young, mature } = { ...NOTHING, ...looks };
+      const answer = answerTo([bodyOf(young, { age: "young" }), bodyOf(mature, { id: "B", age: "mature" })]);
+      expect(answer.candidates.find((one) => one.sheet === sheet)?.contradictions).to.deep.equal([]);
+    });
+
+  it("nor one of a danger: a young stropharia or a young webcap with its veil still shut stands", () => {
+    const shut = answerTo([bodyOf({ ring: "closed" }, { age: "young" })]);
+    for (const danger of SHIPPED.dangers)
+      if (danger.characters.ring?.button?.closed !== undefined)
+        expect(mistakesTo(shut, danger.id), danger.id).to.equal(0);
+  });
+});

@@ -157,6 +157,7 @@ export const LINT_RULES = [
   "months",
   "genus-count",
   "basis-of-nothing",
+  "veil-at-the-border",
 ] as const;
 export type LintRule = (typeof LINT_RULES)[number];
 

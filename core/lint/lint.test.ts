@@ -61,6 +61,16 @@ describe("the knowledge lint", () => {
     ]);
   });
 
+  it("finds a veil that is shut on buttons and never on the young", () => {
+    const shelf = only(["stropharia-coronilla"], (sheet) => ({
+      ...sheet,
+      characters: { ...sheet.characters, ring: { button: { closed: "always" }, young: { skirt: "usual" } } },
+    }));
+    expect(rules(lintKnowledge(shelf), "stropharia-coronilla")).to.include("veil-at-the-border");
+    const shipped = lintKnowledge(only(["stropharia-coronilla"], (sheet) => sheet));
+    expect(rules(shipped, "stropharia-coronilla")).not.to.include("veil-at-the-border");
+  });
+
   it("finds months out of order, and lets a winter kind pass the turn of the year", () => {
     const withMonths = (europe: number[]) =>
       rules(lintKnowledge(only(["hydnum-repandum"], (sheet) => ({ ...sheet, months: { europe } }))), "hydnum-repandum");

@@ -36,6 +36,7 @@ export function lintKnowledge(knowledge: Knowledge): readonly LintFinding[] {
       ...months(sheet),
       ...genus(sheet, knowledge),
       ...basis(sheet),
+      ...veil(sheet),
       ...typical(sheet, knowledge),
     ]),
     ...pairs(knowledge),
@@ -106,6 +107,18 @@ function basis(sheet: Sheet): LintFinding[] {
           },
         ];
   });
+}
+
+/**
+ * Where a button ends and a young body begins is a matter of the eye, and the veil of some tears late: one that is shut on
+ * buttons is shut on some that are called young.
+ */
+function veil(sheet: Sheet): LintFinding[] {
+  const { button, young } = sheet.characters.ring ?? {};
+  if (button?.closed === undefined || young === undefined || young.closed !== undefined) return [];
+  return [
+    { rule: "veil-at-the-border", sheet: sheet.id, text: "has a closed veil on buttons and never on young bodies" },
+  ];
 }
 
 function typical(sheet: Sheet, knowledge: Knowledge): LintFinding[] {
