@@ -60,99 +60,101 @@ const TROOPS: Readonly<Record<string, readonly (readonly [number, number, number
     [1.6, 0.2, 1],
     [2, 0.35, 0.8],
   ],
-  "dense-cluster": [],
-  "overlapping-shelves": [],
 };
 
-/** The drawing of one way to stand. */
-export function growthMark(state: string): Figure {
-  const shapes: Shape[] = [];
-  if (state === "overlapping-shelves") {
-    shapes.push(
-      put(
-        line([
-          [-0.5, -0.1],
-          [-0.4, 2.1],
-          [0.5, 2.1],
-          [0.6, -0.1],
-        ]),
-        0.9,
-        "wood",
-      ),
-    );
-    for (const [y, wide] of [
+/** Brackets one above the other on a trunk. */
+function shelves(): Figure {
+  const trunk = put(
+    line([
+      [-0.5, -0.1],
+      [-0.4, 2.1],
+      [0.5, 2.1],
+      [0.6, -0.1],
+    ]),
+    0.9,
+    "wood",
+  );
+  const brackets = (
+    [
       [0.3, 1.3],
       [0.85, 1.5],
       [1.4, 1.1],
-    ] as const)
-      shapes.push(
-        put(
-          [
-            ...smooth([
-              [0.35, y + 0.35],
-              [0.9, y + 0.3],
-              [0.4 + wide, y],
-              [0.9, y - 0.08],
-              [0.4, y - 0.1],
-            ]),
-            ["Z"],
-          ],
-          0.9,
-          "pigment:buff",
-        ),
-      );
-    return framed(shapes, -1.2, 2.4, 2.2, -0.2);
-  }
-  if (state === "dense-cluster") {
-    for (const [x, tall] of [
+    ] as const
+  ).map(([y, wide]) =>
+    put(
+      [
+        ...smooth([
+          [0.35, y + 0.35],
+          [0.9, y + 0.3],
+          [0.4 + wide, y],
+          [0.9, y - 0.08],
+          [0.4, y - 0.1],
+        ]),
+        ["Z"],
+      ],
+      0.9,
+      "pigment:buff",
+    ),
+  );
+  return framed([trunk, ...brackets], -1.2, 2.4, 2.2, -0.2);
+}
+
+/** Stems from one foot. */
+function cluster(): Figure {
+  const shapes = (
+    [
       [-1.2, 1.2],
       [1.2, 1.2],
       [-0.65, 1.5],
       [0.7, 1.5],
       [0, 1.7],
-    ] as const) {
-      shapes.push(
-        put(
-          smooth([
-            [0, -0.05],
-            [x * 0.5, tall * 0.4],
-            [x, tall * 0.75],
-          ]),
-          2.4,
-          "none",
-          "line",
-        ),
-      );
-      shapes.push(
-        put(
-          [
-            ...smooth([
-              [x - 0.55, tall * 0.72],
-              [x - 0.3, tall],
-              [x, tall * 1.08],
-              [x + 0.3, tall],
-              [x + 0.55, tall * 0.72],
-            ]),
-            ["Z"],
-          ],
-          0.9,
-          "pigment:buff",
-        ),
-      );
-    }
-    return framed(shapes, -2, 2, 2, -0.2);
-  }
-  shapes.push(
+    ] as const
+  ).flatMap(([x, tall]) => [
     put(
-      line([
-        [-2.8, 0],
-        [2.8, 0],
+      smooth([
+        [0, -0.05],
+        [x * 0.5, tall * 0.4],
+        [x, tall * 0.75],
       ]),
-      0.5,
+      2.4,
       "none",
-      "faint",
+      "line",
     ),
+    put(
+      [
+        ...smooth([
+          [x - 0.55, tall * 0.72],
+          [x - 0.3, tall],
+          [x, tall * 1.08],
+          [x + 0.3, tall],
+          [x + 0.55, tall * 0.72],
+        ]),
+        ["Z"],
+      ],
+      0.9,
+      "pigment:buff",
+    ),
+  ]);
+  return framed(shapes, -2, 2, 2, -0.2);
+}
+
+/** Bodies on the ground, each at its place. */
+function troop(places: (typeof TROOPS)[string] = []): Figure {
+  const ground = put(
+    line([
+      [-2.8, 0],
+      [2.8, 0],
+    ]),
+    0.5,
+    "none",
+    "faint",
   );
-  for (const [x, y, tall] of TROOPS[state] ?? []) shapes.push(...small(x, y, tall));
-  return framed(shapes, -2.9, 2.9, 2, -0.3);
+  return framed([ground, ...places.flatMap(([x, y, tall]) => small(x, y, tall))], -2.9, 2.9, 2, -0.3);
+}
+
+const JOINED: Readonly<Record<string, () => Figure>> = { "overlapping-shelves": shelves, "dense-cluster": cluster };
+
+/** The drawing of one way to stand. */
+export function growthMark(state: string): Figure {
+  return JOINED[state]?.() ?? troop(TROOPS[state]);
 }

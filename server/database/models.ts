@@ -63,9 +63,15 @@ const perhapsText = () => ({ type: DataTypes.TEXT, allowNull: true });
 const perhapsId = () => ({ type: DataTypes.CHAR(36), allowNull: true });
 const no = () => ({ type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false });
 
+const PLAIN = { timestamps: false };
+
 /** Defines the models on a connection. */
 export function defineModels(database: Sequelize): Models {
-  const plain = { timestamps: false };
+  return { ...recordModels(database), ...linkModels(database), ...personModels(database), ...circleModels(database) };
+}
+
+/** Documents with what belongs to them. */
+function recordModels(database: Sequelize) {
   return {
     documents: database.define<DocumentRow>(
       "document",
@@ -84,7 +90,7 @@ export function defineModels(database: Sequelize): Models {
         updatedAt: moment(),
         archivedAt: perhapsMoment(),
       },
-      { tableName: "documents", ...plain },
+      { tableName: "documents", ...PLAIN },
     ),
     touches: database.define<TouchRow>(
       "touch",
@@ -97,13 +103,13 @@ export function defineModels(database: Sequelize): Models {
         inverse: json(),
         receivedAt: moment(),
       },
-      { tableName: "touches", ...plain },
+      { tableName: "touches", ...PLAIN },
     ),
-    feeds: database.define<FeedRow>("feed", { ownerId: key(), place: place() }, { tableName: "feeds", ...plain }),
+    feeds: database.define<FeedRow>("feed", { ownerId: key(), place: place() }, { tableName: "feeds", ...PLAIN }),
     verdicts: database.define<VerdictRow>(
       "verdict",
       { documentId: key(), version: count(), edition: word(64), verdict: word(12), summary: json() },
-      { tableName: "verdicts", ...plain },
+      { tableName: "verdicts", ...PLAIN },
     ),
     pictures: database.define<PictureRow>(
       "picture",
@@ -114,8 +120,19 @@ export function defineModels(database: Sequelize): Models {
         height: count(),
         content: { type: DataTypes.BLOB("medium"), allowNull: false },
       },
-      { tableName: "picture_contents", ...plain },
+      { tableName: "picture_contents", ...PLAIN },
     ),
+    demoFinds: database.define<DemoFindRow>(
+      "demoFind",
+      { ownerId: key(), findId: key() },
+      { tableName: "demo_finds", ...PLAIN },
+    ),
+  };
+}
+
+/** What is handed on by a link. */
+function linkModels(database: Sequelize) {
+  return {
     packets: database.define<PacketRow>(
       "packet",
       {
@@ -127,7 +144,7 @@ export function defineModels(database: Sequelize): Models {
         madeAt: moment(),
         withdrawnAt: perhapsMoment(),
       },
-      { tableName: "packets", ...plain },
+      { tableName: "packets", ...PLAIN },
     ),
     placeLinks: database.define<PlaceLinkRow>(
       "placeLink",
@@ -140,7 +157,7 @@ export function defineModels(database: Sequelize): Models {
         madeAt: moment(),
         withdrawnAt: perhapsMoment(),
       },
-      { tableName: "place_links", ...plain },
+      { tableName: "place_links", ...PLAIN },
     ),
     rounds: database.define<RoundRow>(
       "round",
@@ -154,18 +171,19 @@ export function defineModels(database: Sequelize): Models {
         madeAt: moment(),
         withdrawnAt: perhapsMoment(),
       },
-      { tableName: "rounds", ...plain },
+      { tableName: "rounds", ...PLAIN },
     ),
     roundAnswers: database.define<RoundAnswerRow>(
       "roundAnswer",
       { id: key(), roundId: id(), guest: id(), name: word(80), at: count(), said: json(), saidAt: moment() },
-      { tableName: "round_answers", ...plain },
+      { tableName: "round_answers", ...PLAIN },
     ),
-    demoFinds: database.define<DemoFindRow>(
-      "demoFind",
-      { ownerId: key(), findId: key() },
-      { tableName: "demo_finds", ...plain },
-    ),
+  };
+}
+
+/** People and their ways in. */
+function personModels(database: Sequelize) {
+  return {
     people: database.define<PersonRow>(
       "person",
       {
@@ -180,7 +198,7 @@ export function defineModels(database: Sequelize): Models {
         sealPublic: perhapsText(),
         sealPrivate: perhapsText(),
       },
-      { tableName: "people", ...plain },
+      { tableName: "people", ...PLAIN },
     ),
     passkeys: database.define<PasskeyRow>(
       "passkey",
@@ -194,12 +212,12 @@ export function defineModels(database: Sequelize): Models {
         madeAt: moment(),
         lastUsedAt: perhapsMoment(),
       },
-      { tableName: "passkeys", ...plain },
+      { tableName: "passkeys", ...PLAIN },
     ),
     recoveryCodes: database.define<RecoveryCodeRow>(
       "recoveryCode",
       { hash: { ...hash(), primaryKey: true }, personId: id() },
-      { tableName: "recovery_codes", ...plain },
+      { tableName: "recovery_codes", ...PLAIN },
     ),
     invitations: database.define<InvitationRow>(
       "invitation",
@@ -212,7 +230,7 @@ export function defineModels(database: Sequelize): Models {
         withdrawnAt: perhapsMoment(),
         usedBy: perhapsId(),
       },
-      { tableName: "invitations", ...plain },
+      { tableName: "invitations", ...PLAIN },
     ),
     sessions: database.define<SessionRow>(
       "session",
@@ -227,17 +245,23 @@ export function defineModels(database: Sequelize): Models {
     secrets: database.define<SecretRow>(
       "secret",
       { name: { ...word(40), primaryKey: true }, value: word(200) },
-      { tableName: "secrets", ...plain },
+      { tableName: "secrets", ...PLAIN },
     ),
+  };
+}
+
+/** Circles and what is shared in them. */
+function circleModels(database: Sequelize) {
+  return {
     circles: database.define<CircleRow>(
       "circle",
       { id: key(), name: word(80), madeBy: id(), madeAt: moment() },
-      { tableName: "circles", ...plain },
+      { tableName: "circles", ...PLAIN },
     ),
     circleMembers: database.define<CircleMemberRow>(
       "circleMember",
       { circleId: key(), personId: key(), role: word(12), trusted: json(), joinedAt: moment() },
-      { tableName: "circle_members", ...plain },
+      { tableName: "circle_members", ...PLAIN },
     ),
     circleInvitations: database.define<CircleInvitationRow>(
       "circleInvitation",
@@ -251,12 +275,12 @@ export function defineModels(database: Sequelize): Models {
         madeAt: moment(),
         usedBy: perhapsId(),
       },
-      { tableName: "circle_invitations", ...plain },
+      { tableName: "circle_invitations", ...PLAIN },
     ),
     shares: database.define<ShareRow>(
       "share",
       { findId: key(), circleId: key(), ownerId: id(), place: word(8), mayRecord: no(), sharedAt: moment() },
-      { tableName: "shares", ...plain },
+      { tableName: "shares", ...PLAIN },
     ),
     asks: database.define<AskRow>(
       "ask",
@@ -273,7 +297,7 @@ export function defineModels(database: Sequelize): Models {
         answeredBy: perhapsId(),
         answeredAt: perhapsMoment(),
       },
-      { tableName: "asks", ...plain },
+      { tableName: "asks", ...PLAIN },
     ),
   };
 }

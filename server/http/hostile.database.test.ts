@@ -7,8 +7,9 @@ import { chanceOf, pick } from "@jittery-cap/core/trainer";
 import { expect } from "chai";
 import request from "supertest";
 import { spoilt } from "../tests/hostile.ts";
+import { type Asked, type Worlds, worldsOf } from "../tests/requests.ts";
 import { type ScratchApp, scratchApp, withSessions } from "../tests/scratch-app.ts";
-import { type Asked, type World, type Worlds, worldsOf } from "../tests/world.ts";
+import type { World } from "../tests/world.ts";
 import { createApp, type Running } from "./app.ts";
 import { STANDINGS } from "./policy.ts";
 

@@ -7,8 +7,9 @@ import type { Express } from "express";
 import request from "supertest";
 import { uuidv7 as uuid } from "uuidv7";
 import { policyPage } from "../../commands/write-policy.ts";
+import { type Asked, type Worlds, worldsOf } from "../tests/requests.ts";
 import { type ScratchApp, scratchApp, withSessions } from "../tests/scratch-app.ts";
-import { type Asked, type World, type Worlds, worldsOf } from "../tests/world.ts";
+import type { World } from "../tests/world.ts";
 import { createApp } from "./app.ts";
 import { NEEDS, type Outcome, outcomeFor, STANDINGS } from "./policy.ts";
 

@@ -1,6 +1,6 @@
 /** What somebody sends who wishes a server ill: a request in order, of which one thing is something else. */
 import { type Chance, pick } from "@jittery-cap/core/trainer";
-import type { Asked } from "./world.ts";
+import type { Asked } from "./requests.ts";
 
 /** Values that programs stumble over. */
 const ODD: readonly unknown[] = [

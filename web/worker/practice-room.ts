@@ -109,8 +109,8 @@ export interface Confusion {
   readonly sought: SheetLine;
 }
 
-/** The trainer over one shelf of sheets. */
-export function practiceRoom(knowledge: Knowledge) {
+/** The sheets by their ids, told shortly. */
+function linesOf(knowledge: Knowledge) {
   const { byId } = knowledge;
   const lineOf = (id: string): SheetLine => {
     const sheet = byId.get(id);
@@ -130,35 +130,80 @@ export function practiceRoom(knowledge: Knowledge) {
     names: Object.fromEntries(ids.map((id) => [id, lineOf(id)])),
     edition: knowledge.edition,
   });
+  return { lineOf, sheetOf, told };
+}
 
-  /** An exercise of a skill; undefined where none can be made. */
-  const itemOf = (skill: Skill, seed: string, asked: Exercise | undefined): Item | undefined => {
-    switch (skill.kind) {
-      case "look": {
-        const item = makeOneLook(skill.id, skill.character, skill.state, seed);
-        return item === undefined ? undefined : { ...item, ...told() };
-      }
-      case "colour": {
-        const item = makeUnderTheLamp(skill.id, skill.character, skill.state, seed);
-        return item === undefined ? undefined : { ...item, ...told() };
-      }
-      case "mask": {
-        const item = makeNothingToday(skill.mask, knowledge, seed);
-        return item === undefined ? undefined : { ...item, ...told(item.danger) };
-      }
-      case "pair": {
-        const chance = chanceOf(seed, "exercise");
-        const two =
-          asked === "whole" || (asked === undefined && chance.next() < 0.5)
-            ? undefined
-            : makeTheseTwo(skill.id, skill, knowledge, seed);
-        if (two !== undefined) return { ...two, ...told(two.danger, two.sought) };
-        const sheet = chance.next() < DANGER_SHOWN ? skill.danger : skill.sought;
-        return { kind: "whole", skill: skill.id, sheet, seed, ...told() };
-      }
+type Lines = ReturnType<typeof linesOf>;
+
+/** An exercise of a skill; undefined where none can be made. */
+function itemOf(
+  { told }: Lines,
+  knowledge: Knowledge,
+  skill: Skill,
+  seed: string,
+  asked: Exercise | undefined,
+): Item | undefined {
+  switch (skill.kind) {
+    case "look": {
+      const item = makeOneLook(skill.id, skill.character, skill.state, seed);
+      return item === undefined ? undefined : { ...item, ...told() };
     }
-  };
+    case "colour": {
+      const item = makeUnderTheLamp(skill.id, skill.character, skill.state, seed);
+      return item === undefined ? undefined : { ...item, ...told() };
+    }
+    case "mask": {
+      const item = makeNothingToday(skill.mask, knowledge, seed);
+      return item === undefined ? undefined : { ...item, ...told(item.danger) };
+    }
+    case "pair": {
+      const chance = chanceOf(seed, "exercise");
+      const two =
+        asked === "whole" || (asked === undefined && chance.next() < 0.5)
+          ? undefined
+          : makeTheseTwo(skill.id, skill, knowledge, seed);
+      if (two !== undefined) return { ...two, ...told(two.danger, two.sought) };
+      const sheet = chance.next() < DANGER_SHOWN ? skill.danger : skill.sought;
+      return { kind: "whole", skill: skill.id, sheet, seed, ...told() };
+    }
+  }
+}
 
+/** A whole find, what was looked at and what was said of it. */
+interface WholeDone {
+  readonly id: string;
+  readonly seed: string;
+  readonly looks: readonly Pick<TakenLook, "test" | "body">[];
+  readonly rules: Rules;
+  readonly said: Said;
+}
+
+function resultOf(
+  { lineOf, sheetOf }: Lines,
+  knowledge: Knowledge,
+  { id, seed, looks, rules, said }: WholeDone,
+): WholeTold {
+  const sheet = sheetOf(id);
+  const { answer, kind, ...result } = wholeResult(
+    afterLooks(makeFind(sheet, seed, "any", rules), looks),
+    said,
+    knowledge,
+  );
+  return {
+    ...result,
+    kind: lineOf(kind),
+    verdict: answer.verdict,
+    reasons: answer.reasons.map((reason) => reason.text),
+    nearest: answer.dangers.slice(0, NEAREST_TOLD).map((one) => ({ ...lineOf(one.sheet), mistakes: one.mistakes })),
+    least: answer.dangers[0]?.mistakes ?? 0,
+    course: result.isLetThrough ? courseOf(sheet) : undefined,
+  };
+}
+
+/** The trainer over one shelf of sheets. */
+export function practiceRoom(knowledge: Knowledge) {
+  const lines = linesOf(knowledge);
+  const { lineOf, sheetOf } = lines;
   return {
     /** How it stands today. */
     today: ({ tries, now, dayBegan }: Learning): Today => todayOf(tries, knowledge, now, dayBegan),
@@ -180,7 +225,7 @@ export function practiceRoom(knowledge: Knowledge) {
       for (let turn = 0; turn < 8; turn += 1) {
         const chance = chanceOf(seed, turn, "next");
         const skill = chooseNext(tries, learner, knowledge, now, dayBegan, chance, kinds);
-        const item = skill === undefined ? undefined : itemOf(skill, `${seed}/${turn}`, asked);
+        const item = skill === undefined ? undefined : itemOf(lines, knowledge, skill, `${seed}/${turn}`, asked);
         if (item !== undefined) return item;
       }
       return undefined;
@@ -208,29 +253,13 @@ export function practiceRoom(knowledge: Knowledge) {
     },
 
     /** What came of it. */
-    result(
+    result: (
       id: string,
       seed: string,
       looks: readonly Pick<TakenLook, "test" | "body">[],
       rules: Rules,
       said: Said,
-    ): WholeTold {
-      const sheet = sheetOf(id);
-      const { answer, kind, ...result } = wholeResult(
-        afterLooks(makeFind(sheet, seed, "any", rules), looks),
-        said,
-        knowledge,
-      );
-      return {
-        ...result,
-        kind: lineOf(kind),
-        verdict: answer.verdict,
-        reasons: answer.reasons.map((reason) => reason.text),
-        nearest: answer.dangers.slice(0, NEAREST_TOLD).map((one) => ({ ...lineOf(one.sheet), mistakes: one.mistakes })),
-        least: answer.dangers[0]?.mistakes ?? 0,
-        course: result.isLetThrough ? courseOf(sheet) : undefined,
-      };
-    },
+    ): WholeTold => resultOf(lines, knowledge, { id, seed, looks, rules, said }),
 
     /** The finds of a test of twenty. */
     test: (seed: string): readonly TestItem[] => testOfTwenty(seed, knowledge),

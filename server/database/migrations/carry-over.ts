@@ -28,6 +28,8 @@ interface Carried {
   readonly archivedAt: unknown;
 }
 
+type Put = (one: Carried) => Promise<void>;
+
 /** Carries everything over. */
 export async function carryOver(queries: QueryInterface): Promise<void> {
   const rowsOf = async (table: string, order: string, use: (row: Row) => Promise<void>): Promise<void> => {
@@ -40,99 +42,114 @@ export async function carryOver(queries: QueryInterface): Promise<void> {
       if (rows.length < PAGE) return;
     }
   };
-  const put = (one: Carried) => putDocument(queries, one);
-
-  await rowsOf("finds", "id", (row) =>
-    put({
-      id: row.id,
-      kind: "find",
-      ownerId: row.owner_id,
-      about: null,
-      version: row.version,
-      content: jsonOf(row.record),
-      listedAt: row.found_at ?? UNLISTED,
-      createdAt: row.created_at,
-      updatedAt: row.updated_at,
-      archivedAt: row.deleted_at,
-    }),
-  );
-  await rowsOf("edits", "id", async (row) => {
-    const { change, ...edit } = z.looseObject({ change: z.unknown() }).parse(jsonOf(row.edit));
-    await queries.sequelize.query(
-      "INSERT IGNORE INTO touches (id, document_id, version, author_id, touch, inverse, received_at) VALUES (?, ?, ?, ?, ?, ?, ?)",
-      {
-        replacements: [
-          row.id,
-          row.find_id,
-          row.version,
-          row.owner_id,
-          JSON.stringify({ ...edit, by: row.owner_id, changes: [change] }),
-          JSON.stringify([jsonOf(row.inverse)]),
-          row.received_at,
-        ],
-      },
-    );
-  });
-  await rowsOf("settled", "owner_id", (row) => {
-    const settings = settingsSchema.safeParse(jsonOf(row.content));
-    return put({
-      id: row.owner_id,
-      kind: "settings",
-      ownerId: row.owner_id,
-      about: null,
-      version: Math.max(1, Number(row.version)),
-      content: settings.success ? settings.data : jsonOf(row.content),
-      listedAt: UNLISTED,
-      createdAt: row.changed_at,
-      updatedAt: row.changed_at,
-      archivedAt: null,
-    });
-  });
+  const put: Put = (one) => putDocument(queries, one);
+  await rowsOf("finds", "id", (row) => put(findOf(row)));
+  await rowsOf("edits", "id", (row) => putTouch(queries, row));
+  await rowsOf("settled", "owner_id", (row) => put(settingsOf(row)));
   await rowsOf("pictures", "id", async (row) => {
-    await put({
-      id: row.id,
-      kind: "picture",
-      ownerId: row.owner_id,
-      about: row.find_id,
-      version: 1,
-      content: {
-        about: row.find_id,
-        part: row.part,
-        ...(row.body === null ? {} : { body: row.body }),
-        takenAt: momentOf(row.received_at),
-      },
-      listedAt: row.received_at,
-      createdAt: row.received_at,
-      updatedAt: row.received_at,
-      archivedAt: row.deleted_at,
-    });
-    await queries.sequelize.query(
-      "INSERT IGNORE INTO picture_contents (document_id, sent, width, height, content) VALUES (?, ?, ?, ?, ?)",
-      { replacements: [row.id, row.sent, row.width, row.height, row.content] },
-    );
+    await put(pictureOf(row));
+    await putContent(queries, row);
   });
   await rowsOf("decisions", "id", (row) => putDecision(row, put));
-  await rowsOf("witnesses", "id", (row) =>
-    put({
-      id: row.id,
-      kind: "opinion",
-      ownerId: row.owner_id,
-      about: row.find_id,
-      version: 1,
-      content: {
-        about: row.find_id,
-        kind: row.kind,
-        name: row.name,
-        ...(row.agrees === null ? {} : { agrees: Boolean(row.agrees) }),
-        looks: jsonOf(row.looks),
-        saidAt: momentOf(row.heard_at),
-      },
-      listedAt: row.heard_at,
-      createdAt: row.heard_at,
-      updatedAt: row.heard_at,
-      archivedAt: null,
-    }),
+  await rowsOf("witnesses", "id", (row) => put(opinionOf(row)));
+}
+
+function findOf(row: Row): Carried {
+  return {
+    id: row.id,
+    kind: "find",
+    ownerId: row.owner_id,
+    about: null,
+    version: row.version,
+    content: jsonOf(row.record),
+    listedAt: row.found_at ?? UNLISTED,
+    createdAt: row.created_at,
+    updatedAt: row.updated_at,
+    archivedAt: row.deleted_at,
+  };
+}
+
+async function putTouch(queries: QueryInterface, row: Row): Promise<void> {
+  const { change, ...edit } = z.looseObject({ change: z.unknown() }).parse(jsonOf(row.edit));
+  await queries.sequelize.query(
+    "INSERT IGNORE INTO touches (id, document_id, version, author_id, touch, inverse, received_at) VALUES (?, ?, ?, ?, ?, ?, ?)",
+    {
+      replacements: [
+        row.id,
+        row.find_id,
+        row.version,
+        row.owner_id,
+        JSON.stringify({ ...edit, by: row.owner_id, changes: [change] }),
+        JSON.stringify([jsonOf(row.inverse)]),
+        row.received_at,
+      ],
+    },
   );
+}
+
+function settingsOf(row: Row): Carried {
+  const settings = settingsSchema.safeParse(jsonOf(row.content));
+  return {
+    id: row.owner_id,
+    kind: "settings",
+    ownerId: row.owner_id,
+    about: null,
+    version: Math.max(1, Number(row.version)),
+    content: settings.success ? settings.data : jsonOf(row.content),
+    listedAt: UNLISTED,
+    createdAt: row.changed_at,
+    updatedAt: row.changed_at,
+    archivedAt: null,
+  };
+}
+
+function pictureOf(row: Row): Carried {
+  return {
+    id: row.id,
+    kind: "picture",
+    ownerId: row.owner_id,
+    about: row.find_id,
+    version: 1,
+    content: {
+      about: row.find_id,
+      part: row.part,
+      ...(row.body === null ? {} : { body: row.body }),
+      takenAt: momentOf(row.received_at),
+    },
+    listedAt: row.received_at,
+    createdAt: row.received_at,
+    updatedAt: row.received_at,
+    archivedAt: row.deleted_at,
+  };
+}
+
+async function putContent(queries: QueryInterface, row: Row): Promise<void> {
+  await queries.sequelize.query(
+    "INSERT IGNORE INTO picture_contents (document_id, sent, width, height, content) VALUES (?, ?, ?, ?, ?)",
+    { replacements: [row.id, row.sent, row.width, row.height, row.content] },
+  );
+}
+
+function opinionOf(row: Row): Carried {
+  return {
+    id: row.id,
+    kind: "opinion",
+    ownerId: row.owner_id,
+    about: row.find_id,
+    version: 1,
+    content: {
+      about: row.find_id,
+      kind: row.kind,
+      name: row.name,
+      ...(row.agrees === null ? {} : { agrees: Boolean(row.agrees) }),
+      looks: jsonOf(row.looks),
+      saidAt: momentOf(row.heard_at),
+    },
+    listedAt: row.heard_at,
+    createdAt: row.heard_at,
+    updatedAt: row.heard_at,
+    archivedAt: null,
+  };
 }
 
 const frozenSchema = z.object({
@@ -144,7 +161,7 @@ const frozenSchema = z.object({
 });
 
 /** Of the whole answer that was frozen with a decision, what is kept: verdict, what it rested on, how far each danger was. */
-function putDecision(row: Row, put: (one: Carried) => Promise<void>): Promise<void> {
+function putDecision(row: Row, put: Put): Promise<void> {
   const frozen = frozenSchema.safeParse(jsonOf(row.frozen));
   const decidedAt = momentOf(row.decided_at);
   return put({
