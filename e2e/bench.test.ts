@@ -17,6 +17,7 @@ import {
   untilVerdict,
 } from "./application.ts";
 import { idOf } from "./every-view.ts";
+import { documents } from "./told.ts";
 
 interface Recorded {
   readonly place?: { readonly lat?: number; readonly accuracyM?: number };
@@ -331,11 +332,9 @@ describe("the bench", () => {
     await context.setOffline(false);
     await untilSaved(page);
     const list = async () =>
-      (
-        (await (await page.request.get(`${application.address}/api/documents?limit=500`)).json()) as {
-          documents: { kind: string; archived: boolean; content: { about: string; part: string; body: string } }[];
-        }
-      ).documents.filter((one) => one.kind === "picture" && !one.archived && one.content.about === findIdOf(page));
+      (await documents(page, application)).filter(
+        (one) => one.kind === "picture" && !one.archived && one.content.about === findIdOf(page),
+      );
     expect(await list()).to.have.length(2);
     expect((await list())[0]?.content).to.include({ part: "foot", body: "A" });
     await page.reload();

@@ -1,10 +1,10 @@
-import { readFileSync } from "node:fs";
 import { LOCAL_PERSON } from "@jittery-cap/core/documents";
 import { expect } from "chai";
-import type { Page } from "playwright-core";
 import { uuidv7 } from "uuidv7";
 import { type Application, DESK, startApplication } from "./application.ts";
 import { type KitchenFind, kitchenFind, sit, sortAll, tellOf, tickAll } from "./kitchen-finds.ts";
+import { pdfText } from "./pdf-text.ts";
+import { documents, until } from "./told.ts";
 
 /** The afternoon of the day on which all of it was found. */
 const AFTERNOON = new Date("2026-09-27T15:00:00+02:00");
@@ -92,10 +92,10 @@ describe("the kitchen", () => {
     expect(await page.locator("[data-meal]").textContent())
       .to.match(/Jorun: .*15 g/)
       .and.not.match(/Tove|Runa/);
-    const meals = await until(async () =>
-      (await documents(page, application)).filter((one) => one.kind === "meal" && one.content.served !== undefined),
+    const meal = await until(async () =>
+      (await documents(page, application)).find((one) => one.kind === "meal" && one.content.served !== undefined),
     );
-    expect(JSON.stringify(meals)).not.to.match(/Hanne|Jorun|Tove|Runa|pregnant/);
+    expect(JSON.stringify(meal)).not.to.match(/Hanne|Jorun|Tove|Runa|pregnant/);
     // the spoon of the kind that was new is the first portion of a tasting, and the basket is empty
     await page.goto(`${application.address}/kitchen/tastings`);
     await page
@@ -340,34 +340,3 @@ describe("the kitchen", () => {
     await context.close();
   });
 });
-
-/** The words of a PDF, by a reader of its own. */
-async function pdfText(path: string): Promise<string> {
-  const { PDFParse } = await import("pdf-parse");
-  const parser = new PDFParse({ data: new Uint8Array(readFileSync(path)) });
-  const { text } = await parser.getText();
-  await parser.destroy();
-  return text;
-}
-
-interface Kept {
-  readonly kind: string;
-  readonly content: Record<string, unknown>;
-}
-
-async function documents(page: Page, application: Application): Promise<readonly Kept[]> {
-  const reply = (await (await page.request.get(`${application.address}/api/documents`)).json()) as {
-    documents: readonly Kept[];
-  };
-  return reply.documents;
-}
-
-/** Asks until there is something. */
-async function until<One>(ask: () => Promise<readonly One[]>): Promise<readonly One[]> {
-  for (let tries = 0; tries < 100; tries += 1) {
-    const found = await ask();
-    if (found.length > 0) return found;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error("nothing came");
-}

@@ -8,6 +8,7 @@ import { type Knowledge, shelve } from "../knowledge/knowledge.ts";
 import { finds, shelves, withoutEntry } from "../tests/arbitraries.ts";
 import { borderFinds, verdictOn } from "../tests/border-finds.ts";
 import { bodyOf, findOf } from "../tests/build.ts";
+import { masked } from "../tests/masked.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { judge } from "./judge.ts";
 import { inheritedLooks, sceneOf } from "./scene.ts";
@@ -327,26 +328,3 @@ describe("the laws of the judgement", () => {
     for (const [law, { all, basket }] of tried) expect(basket / all, law).to.be.at.least(BASKETS_ASKED);
   });
 });
-
-function masked(find: Find, mask: string): Find {
-  const weather = find.weather ?? {};
-  switch (mask) {
-    case "frost":
-      return { ...find, weather: { ...weather, frostLastNight: true } };
-    case "drought":
-      return { ...find, weather: { ...weather, drySpellDays: 60 } };
-    case "cold":
-      return { ...find, weather: { ...weather, airTempC: -20 } };
-    case "rain":
-      return { ...find, weather: { ...weather, rain24hMm: 40 } };
-    case "stale":
-      return { ...find, bodies: find.bodies.map((body) => ({ ...body, hoursSincePicked: 30 })) };
-    default: {
-      const wear = WEARS.filter((one) => one === mask);
-      return {
-        ...find,
-        bodies: find.bodies.map((body) => ({ ...body, wear: [...new Set([...(body.wear ?? []), ...wear])] })),
-      };
-    }
-  }
-}
