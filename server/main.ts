@@ -12,6 +12,7 @@ import { migrate } from "./database/migrate.ts";
 import { loadCircle, loadDemo, loadSeasons } from "./demo.ts";
 import { createApp } from "./http/app.ts";
 import { basePathOf } from "./http/base-path.ts";
+import { keepIdleOpen } from "./http/idle.ts";
 import { judgingInThreads } from "./judging/judging.ts";
 import { Metrics } from "./metrics/metrics.ts";
 import { readSettings } from "./settings.ts";
@@ -84,6 +85,8 @@ async function main(): Promise<void> {
       parts.verdicts.sweep().catch((error: unknown) => logger.warn({ err: error }, "not all finds could be judged"));
     }, SWEEP_AFTER_MS).unref();
   });
+
+  keepIdleOpen(server);
 
   const stop = (signal: string) => {
     stopping = true;
