@@ -65,4 +65,16 @@ describe("the log", () => {
       "in the basket, for infusion only",
     );
   });
+
+  it("has at hand what it read, and never what was changed since", async () => {
+    const [before] = (await logPage(EVERYTHING, 1)).kept.filter(isReadable);
+    expect((await logPage(EVERYTHING, 2)).kept[0]).to.equal(before);
+    const row = before && (await device.documents.get(before.id));
+    if (row === undefined) throw new Error("there is no find");
+    // under the same revision as well: what somebody else wrote over it counts what it wants
+    const content = { ...(row.content as Find), label: "renamed" };
+    await device.documents.put({ ...row, content });
+    expect(await met({}, 1)).to.deep.equal(["renamed"]);
+    await device.documents.put(row);
+  });
 });

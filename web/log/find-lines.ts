@@ -2,7 +2,7 @@
 import { ENDING_WORDS, type ENDINGS } from "@jittery-cap/core";
 import { z } from "zod";
 import { waitingInAll } from "../documents/delivery.ts";
-import { device } from "../documents/device.ts";
+import { type DocumentRow, device } from "../documents/device.ts";
 import { type Kept, readRow, type Unreadable } from "../documents/documents.ts";
 import { touchesKept } from "../documents/under-way.ts";
 
@@ -67,6 +67,21 @@ export function isMet(record: Asked, listedAt: string, query: LogQuery): boolean
     .every((word) => told.includes(word));
 }
 
+/** So many finds as they were read stay at hand. */
+const AT_HAND = 2000;
+const atHand = new Map<string, { readonly row: string; readonly read: Kept<"find"> | Unreadable }>();
+
+/** Reads a row, or has it at hand as it is: a longer page then reads only what it did not have, and draws it only once. */
+function readOnce(row: DocumentRow): Kept<"find"> | Unreadable {
+  const asText = JSON.stringify(row);
+  const before = atHand.get(row.id);
+  if (before?.row === asText) return before.read;
+  if (atHand.size >= AT_HAND) atHand.clear();
+  const read = readRow("find", row);
+  atHand.set(row.id, { row: asText, read });
+  return read;
+}
+
 /** A page of the log. */
 export interface LogPage {
   readonly kept: readonly (Kept<"find"> | Unreadable)[];
@@ -93,7 +108,7 @@ export async function logPage(query: LogQuery, most: number): Promise<LogPage> {
   const rows = await met.limit(most + 1).toArray();
   const queued = new Set((await device.queue.toArray()).map((one) => one.documentId));
   return {
-    kept: rows.slice(0, most).map((row) => readRow("find", row)),
+    kept: rows.slice(0, most).map(readOnce),
     more: rows.length > most,
     queued,
     waiting: await waitingInAll(),

@@ -12,14 +12,18 @@ import { type FindStanding, useStanding } from "./use-standing.ts";
 // the lines are read first, and then seen
 const LogPicture = lazy(() => import("./log-picture.tsx").then((module) => ({ default: module.LogPicture })));
 
+/** How tall a line is before it is drawn, px; it is as tall as what it says. */
+export const LINE = 78;
+
 interface LogLineProps {
   readonly find: Kept<"find">;
   readonly isOnDeviceOnly: boolean;
-  readonly style: React.CSSProperties;
+  /** Where it begins in the list, px. */
+  readonly start: number;
   /** Its place in the list, and what has to hear how tall it is. */
   readonly index: number;
   readonly measure: (line: HTMLLIElement | null) => void;
-  readonly onRemove: () => void;
+  readonly onRemove: (find: Kept<"find">) => Promise<void>;
 }
 
 const STANDING_WORDS: Readonly<Record<FindStanding, string>> = {
@@ -38,13 +42,19 @@ function aboutOf(find: Find): string {
 }
 
 export const LogLine = memo(function LogLine(props: LogLineProps) {
-  const { find, isOnDeviceOnly, style, index, measure, onRemove } = props;
+  const { find, isOnDeviceOnly, start, index, measure, onRemove } = props;
   const { content } = find;
   const standing = useStanding(find);
   const outcome = outcomeWords(content);
   const name = content.label ?? "not named yet";
   return (
-    <li ref={measure} data-index={index} className="log-line" style={style} data-find={find.id}>
+    <li
+      ref={measure}
+      data-index={index}
+      className="log-line"
+      style={{ minHeight: LINE, transform: `translateY(${start}px)` }}
+      data-find={find.id}
+    >
       <Link to={findPath(find.id)} className="log-find" title={name}>
         <span className="log-picture">
           <Suspense fallback={null}>
@@ -64,7 +74,7 @@ export const LogLine = memo(function LogLine(props: LogLineProps) {
           )}
         </span>
       </Link>
-      <Button variant="quiet" className="small" aria-label={`put away ${name}`} onClick={onRemove}>
+      <Button variant="quiet" className="small" aria-label={`put away ${name}`} onClick={() => void onRemove(find)}>
         put away
       </Button>
     </li>

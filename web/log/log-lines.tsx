@@ -3,14 +3,15 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useRef } from "react";
 import { isReadable, type Kept } from "../documents/documents.ts";
 import type { LogPage } from "./find-lines.ts";
-import { LogLine } from "./log-line.tsx";
+import { LINE, LogLine } from "./log-line.tsx";
 
-/** How tall a line is before it is drawn, px; it is as tall as what it says. */
-const LINE = 78;
+/** More finds are read when so few are left below those on the screen. */
+const LEFT_BELOW = 12;
 
 interface LogLinesProps {
   readonly page: LogPage;
-  readonly onMore: () => void;
+  readonly onMore: (shown: number) => void;
+  /** The same from one drawing to the next: a line is drawn again only when something of it changed. */
   readonly onRemove: (find: Kept<"find">) => Promise<void>;
 }
 
@@ -25,9 +26,9 @@ export function LogLines({ page: { kept, more, queued }, onMore, onRemove }: Log
   });
   const shown = rows.getVirtualItems();
   const last = shown.at(-1)?.index ?? 0;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: asked when the last line comes into sight, and not when the asker changes
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked when the last lines come into sight, and not when the asker changes
   useEffect(() => {
-    if (more && last >= kept.length - 1) onMore();
+    if (more && last >= kept.length - LEFT_BELOW) onMore(kept.length);
   }, [more, last, kept.length]);
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls can be reached by keyboard
@@ -35,20 +36,25 @@ export function LogLines({ page: { kept, more, queued }, onMore, onRemove }: Log
       <ul className="log-lines" style={{ height: rows.getTotalSize() }}>
         {shown.map(({ key, index, start }) => {
           const one = kept[index];
-          const place = { minHeight: LINE, transform: `translateY(${start}px)` };
           if (one === undefined) return null;
           return isReadable(one) ? (
             <LogLine
               key={key}
               find={one}
-              style={place}
+              start={start}
               index={index}
               measure={rows.measureElement}
               isOnDeviceOnly={one.version === 0 || queued.has(one.id)}
-              onRemove={() => void onRemove(one)}
+              onRemove={onRemove}
             />
           ) : (
-            <li key={key} ref={rows.measureElement} data-index={index} className="log-line log-end" style={place}>
+            <li
+              key={key}
+              ref={rows.measureElement}
+              data-index={index}
+              className="log-line log-end"
+              style={{ minHeight: LINE, transform: `translateY(${start}px)` }}
+            >
               A find that this program cannot read. It is kept as it is: {one.id}
             </li>
           );

@@ -3,7 +3,7 @@
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useLiveQuery } from "dexie-react-hooks";
-import { lazy, Suspense, useDeferredValue, useEffect, useState } from "react";
+import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { findPath } from "../addresses.ts";
 import { usePreferences } from "../device/preferences.ts";
@@ -50,8 +50,9 @@ function useLines(): Lines | undefined {
   return lines;
 }
 
-/** Finds that are read at once; more as the list is scrolled. */
-const PAGE = 60;
+/** Finds that are read at first, as many as a tall screen shows; twice as many each time the list comes near its end. */
+const PAGE = 24;
+const ASKED_TO_COME = <div className="log-asked log-asked-to-come" />;
 const LOOKING = <p className="log-end">Looking for your finds.</p>;
 
 export function LogView() {
@@ -67,17 +68,23 @@ export function LogView() {
   const [refusal, setRefusal] = useState<string>();
   // a device that has never heard from the server does not know that there are no finds
   const isKnown = page !== undefined && (sync.hasPulled || sync.state === "unreachable" || page.kept.length > 0);
+  const [hasLines, setHasLines] = useState(false);
+  const isDrawn = isKnown && (lines !== undefined || page.kept.length === 0);
+  // what the finds can be searched by and what is told beside them is fetched once they are drawn
+  useEffect(() => {
+    if (isDrawn) setHasLines(true);
+  }, [isDrawn]);
   const begin = async ({ isLed, specimen }: Begun) => {
     const id = await beginFind(specimen);
     if (isLed) prefer({ ledFind: id, ledOnSpecimen: specimen !== undefined });
     await navigate(findPath(id, "record", "bodies"));
   };
-  const putAway = async (find: Kept<"find">) => {
+  const putAway = useCallback(async (find: Kept<"find">) => {
     setRefusal(undefined);
     const isKept = await setArchived("find", find.id, true).catch(() => false);
     if (isKept) setRemoved(find);
     else setRefusal(`“${find.content.label ?? "A find"}” is not put away: this device could not keep it.`);
-  };
+  }, []);
   const bringBack = async (find: Kept<"find">) => {
     const isKept = await setArchived("find", find.id, false).catch(() => false);
     if (isKept) setRemoved(undefined);
@@ -97,23 +104,31 @@ export function LogView() {
               New find
             </Button>
           </div>
-          <Suspense fallback={<div className="log-asked log-asked-to-come" />}>
-            <LogAsked
-              query={query}
-              onAsk={(next) => {
-                setQuery(next);
-                setMost(PAGE);
-              }}
-            />
+          <Suspense fallback={ASKED_TO_COME}>
+            {hasLines ? (
+              <LogAsked
+                query={query}
+                onAsk={(next) => {
+                  setQuery(next);
+                  setMost(PAGE);
+                }}
+              />
+            ) : (
+              ASKED_TO_COME
+            )}
           </Suspense>
           <Suspense fallback={null}>
-            <LogNotes isAway={sync.state === "unreachable"} refusal={refusal} />
+            {hasLines && <LogNotes isAway={sync.state === "unreachable"} refusal={refusal} />}
           </Suspense>
           <Suspense fallback={LOOKING}>
             {!isKnown || (page.kept.length > 0 && lines === undefined) ? (
               LOOKING
             ) : lines !== undefined && page.kept.length > 0 ? (
-              <lines.LogLines page={page} onMore={() => setMost(most + PAGE)} onRemove={putAway} />
+              <lines.LogLines
+                page={page}
+                onMore={(shown) => setMost((before) => Math.max(before, 2 * shown))}
+                onRemove={putAway}
+              />
             ) : asked === EVERYTHING ? (
               <FirstEvening onBegin={(begun) => void begin(begun)} isServerUnknown={!sync.hasPulled} />
             ) : (
@@ -122,7 +137,13 @@ export function LogView() {
           </Suspense>
           {/* below the lines, which must not move under a thumb when one of these comes or goes */}
           <Suspense fallback={null}>
-            <LogNotesLow waiting={page?.waiting ?? 0} removed={removed} onBringBack={(find) => void bringBack(find)} />
+            {hasLines && (
+              <LogNotesLow
+                waiting={page?.waiting ?? 0}
+                removed={removed}
+                onBringBack={(find) => void bringBack(find)}
+              />
+            )}
           </Suspense>
         </>
       }
