@@ -4,7 +4,7 @@ import { expect } from "chai";
 import { uuidv7 } from "uuidv7";
 import { device } from "../documents/device.ts";
 import { isReadable, makeDocument } from "../documents/documents.ts";
-import { EVERYTHING, type LogQuery, logPage, outcomeWords, yearsOfFinds } from "./find-lines.ts";
+import { EVERYTHING, findOf, type LogQuery, logPage, outcomeWords, yearsOfFinds } from "./find-lines.ts";
 
 const find = (foundAt: string, more: Partial<Find>): Find => ({ ...newFind(uuidv7(), foundAt), ...more });
 const FINDS: readonly Find[] = [
@@ -36,8 +36,9 @@ describe("the log", () => {
       await device.documents.put({ ...row, id: uuidv7(), content: { broken: true }, listedAt: "" });
   });
   after(() => device.documents.clear());
+  const pageOf = async (query: LogQuery, most: number) => (await logPage(query, most)).rows.map(findOf);
   const met = async (query: Partial<LogQuery>, most = 10) =>
-    (await logPage({ ...EVERYTHING, ...query }, most)).kept.map((one) =>
+    (await pageOf({ ...EVERYTHING, ...query }, most)).map((one) =>
       isReadable(one) ? one.content.label : "unreadable",
     );
 
@@ -60,15 +61,15 @@ describe("the log", () => {
   it("lists what cannot be read, says where there is more, and tells what became of each", async () => {
     expect(await met({})).to.include("unreadable");
     expect((await logPage(EVERYTHING, 2)).more).to.equal(true);
-    const [latest] = (await logPage(EVERYTHING, 1)).kept.filter(isReadable);
+    const [latest] = (await pageOf(EVERYTHING, 1)).filter(isReadable);
     expect(latest === undefined ? undefined : outcomeWords(latest.content)).to.equal(
       "in the basket, for infusion only",
     );
   });
 
   it("has at hand what it read, and never what was changed since", async () => {
-    const [before] = (await logPage(EVERYTHING, 1)).kept.filter(isReadable);
-    expect((await logPage(EVERYTHING, 2)).kept[0]).to.equal(before);
+    const [before] = (await pageOf(EVERYTHING, 1)).filter(isReadable);
+    expect((await pageOf(EVERYTHING, 2))[0]).to.equal(before);
     const row = before && (await device.documents.get(before.id));
     if (row === undefined) throw new Error("there is no find");
     // under the same revision as well: what somebody else wrote over it counts what it wants

@@ -71,8 +71,8 @@ export function isMet(record: Asked, listedAt: string, query: LogQuery): boolean
 const AT_HAND = 2000;
 const atHand = new Map<string, { readonly row: string; readonly read: Kept<"find"> | Unreadable }>();
 
-/** Reads a row, or has it at hand as it is: a longer page then reads only what it did not have, and draws it only once. */
-function readOnce(row: DocumentRow): Kept<"find"> | Unreadable {
+/** The find of a row, looked through when it is to be drawn and at hand from then on: drawn again only when it changed. */
+export function findOf(row: DocumentRow): Kept<"find"> | Unreadable {
   const asText = JSON.stringify(row);
   const before = atHand.get(row.id);
   if (before?.row === asText) return before.read;
@@ -84,7 +84,8 @@ function readOnce(row: DocumentRow): Kept<"find"> | Unreadable {
 
 /** A page of the log. */
 export interface LogPage {
-  readonly kept: readonly (Kept<"find"> | Unreadable)[];
+  /** Not looked through yet: of hundreds read, a screenful is drawn. */
+  readonly rows: readonly DocumentRow[];
   readonly more: boolean;
   /** Ids of the finds of which the server has not heard all. */
   readonly queued: ReadonlySet<string>;
@@ -108,7 +109,7 @@ export async function logPage(query: LogQuery, most: number): Promise<LogPage> {
   const rows = await met.limit(most + 1).toArray();
   const queued = new Set((await device.queue.toArray()).map((one) => one.documentId));
   return {
-    kept: rows.slice(0, most).map(readOnce),
+    rows: rows.slice(0, most),
     more: rows.length > most,
     queued,
     waiting: await waitingInAll(),

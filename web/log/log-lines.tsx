@@ -2,7 +2,7 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useRef } from "react";
 import { isReadable, type Kept } from "../documents/documents.ts";
-import type { LogPage } from "./find-lines.ts";
+import { findOf, type LogPage } from "./find-lines.ts";
 import { LINE, LogLine } from "./log-line.tsx";
 
 /** More finds are read when so few are left below those on the screen. */
@@ -15,28 +15,29 @@ interface LogLinesProps {
   readonly onRemove: (find: Kept<"find">) => Promise<void>;
 }
 
-export function LogLines({ page: { kept, more, queued }, onMore, onRemove }: LogLinesProps) {
+export function LogLines({ page: { rows: finds, more, queued }, onMore, onRemove }: LogLinesProps) {
   const scroll = useRef<HTMLDivElement>(null);
   const rows = useVirtualizer({
-    count: kept.length,
+    count: finds.length,
     getScrollElement: () => scroll.current,
     estimateSize: () => LINE,
     overscan: 6,
-    getItemKey: (index) => kept[index]?.id ?? index,
+    getItemKey: (index) => finds[index]?.id ?? index,
   });
   const shown = rows.getVirtualItems();
   const last = shown.at(-1)?.index ?? 0;
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked when the last lines come into sight, and not when the asker changes
   useEffect(() => {
-    if (more && last >= kept.length - LEFT_BELOW) onMore(kept.length);
-  }, [more, last, kept.length]);
+    if (more && last >= finds.length - LEFT_BELOW) onMore(finds.length);
+  }, [more, last, finds.length]);
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls can be reached by keyboard
     <section ref={scroll} className="log-scroll" tabIndex={0} aria-label="Finds, latest first">
       <ul className="log-lines" style={{ height: rows.getTotalSize() }}>
         {shown.map(({ key, index, start }) => {
-          const one = kept[index];
-          if (one === undefined) return null;
+          const row = finds[index];
+          if (row === undefined) return null;
+          const one = findOf(row);
           return isReadable(one) ? (
             <LogLine
               key={key}

@@ -67,9 +67,9 @@ export function LogView() {
   const [removed, setRemoved] = useState<Kept<"find">>();
   const [refusal, setRefusal] = useState<string>();
   // a device that has never heard from the server does not know that there are no finds
-  const isKnown = page !== undefined && (sync.hasPulled || sync.state === "unreachable" || page.kept.length > 0);
+  const isKnown = page !== undefined && (sync.hasPulled || sync.state === "unreachable" || page.rows.length > 0);
   const [hasLines, setHasLines] = useState(false);
-  const isDrawn = isKnown && (lines !== undefined || page.kept.length === 0);
+  const isDrawn = isKnown && (lines !== undefined || page.rows.length === 0);
   // what the finds can be searched by and what is told beside them is fetched once they are drawn
   useEffect(() => {
     if (isDrawn) setHasLines(true);
@@ -121,9 +121,9 @@ export function LogView() {
             {hasLines && <LogNotes isAway={sync.state === "unreachable"} refusal={refusal} />}
           </Suspense>
           <Suspense fallback={LOOKING}>
-            {!isKnown || (page.kept.length > 0 && lines === undefined) ? (
+            {!isKnown || (page.rows.length > 0 && lines === undefined) ? (
               LOOKING
-            ) : lines !== undefined && page.kept.length > 0 ? (
+            ) : lines !== undefined && page.rows.length > 0 ? (
               <lines.LogLines
                 page={page}
                 onMore={(shown) => setMost((before) => Math.max(before, 2 * shown))}
