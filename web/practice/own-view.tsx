@@ -128,10 +128,10 @@ function OneOwn({ find, practice, onNext }: OneOwnProps) {
     <PracticeFrame
       label="Your finds"
       light={
-        <div className="practice-whole">
+        <div className="practice-whole practice-own">
           <div className="practice-whole-figure">
             {body !== undefined && <MadeFigure find={find} body={body} />}
-            <BodiesRow find={find} chosen={chosen} onChoose={setChosen} height={84} />
+            {find.bodies.length > 1 && <BodiesRow find={find} chosen={chosen} onChoose={setChosen} height={84} />}
           </div>
           <div>
             <h1 className="view-title">What would you say of it now?</h1>
