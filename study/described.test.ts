@@ -41,9 +41,9 @@ describe("finds that people described", () => {
 
 describe("good finds that were described later", () => {
   const outcomes = secondOutcomes(readKnowledge());
-  const CAME = 0.45;
+  const CAME = 0.4;
   /** Of these the house's stop signs say that they are left, however good one of them is. */
-  const LEFT_BY_A_SIGN = ["small-brown-on-wood", "small-pale-funnel"];
+  const LEFT_BY_A_SIGN = ["small-brown-on-wood", "small-pale-funnel", "red-pores-or-strong-blue", "sac-with-pale-cap"];
 
   it("come to basket as often as they did when the sheets had not seen them", () => {
     const basket = outcomes.filter(({ answer }) => answer.verdict === "basket");

@@ -17,6 +17,8 @@ export interface Mask {
   readonly inForce: (conditions: Conditions, look: Look) => boolean;
   /** Keeps dangers standing, and yet the look proves a must. */
   readonly provesMusts?: boolean;
+  /** Hides because of the body's age alone: the look proves a must that asks for what is seen at that age. */
+  readonly ofAge?: boolean;
   /** What is really seen then, where `to` is wider out of caution: only simulations draw from it. */
   readonly usually?: readonly string[];
   /** Why it hides, in words. */
@@ -210,6 +212,7 @@ export const MASKS: readonly Mask[] = [
     from: TURNING_GILLS,
     to: PALE,
     inForce: (c) => c.age === "young",
+    ofAge: true,
     why: "gills that will be pink, brown or green start nearly white",
     lift: "look at an older body",
   },

@@ -73,10 +73,15 @@ export function canHide(mask: Mask, truth: string, observed: string): boolean {
   );
 }
 
-/** Whether a mask in force could have made this look out of another truth: then it proves no must. */
-export function isHidden(look: Look, conditions: Conditions | undefined): boolean {
+/**
+ * Whether a mask in force could have made this look out of another truth: then it proves no must.
+ * @param atItsAge for what is asked of the body's very age: what hides by that age alone does not count
+ */
+export function isHidden(look: Look, conditions: Conditions | undefined, atItsAge = false): boolean {
   return masksInForce(look, conditions).some(
     (mask) =>
-      mask.provesMusts !== true && (mask.to === undefined || look.states.some((state) => mask.to?.includes(state))),
+      mask.provesMusts !== true &&
+      !(atItsAge && mask.ofAge === true) &&
+      (mask.to === undefined || look.states.some((state) => mask.to?.includes(state))),
   );
 }

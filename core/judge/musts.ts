@@ -23,6 +23,8 @@ interface Proof {
   readonly states: number;
   readonly age: Age | undefined;
   readonly body: BodyScene | undefined;
+  /** Whether it proves only what is asked of its age: at another the same would be something else. */
+  readonly onlyOfItsAge: boolean;
 }
 
 /** The proofs of a find by character, made once for all sheets. */
@@ -31,34 +33,43 @@ export type Proofs = ReadonlyMap<CharacterId, readonly Proof[]>;
 /** Gathers what can confirm musts: the site's looks, and those of every body. */
 export function proofsOf(scene: Scene): Proofs {
   const proofs = new Map<CharacterId, Proof[]>();
-  const add = ({ character, states }: Look, body: BodyScene | undefined) => {
-    const proof = { states: bitsOf(character, states), age: body?.body.age, body };
+  const add = ({ character, states }: Look, body: BodyScene | undefined, onlyOfItsAge: boolean) => {
+    const proof = { states: bitsOf(character, states), age: body?.body.age, body, onlyOfItsAge };
     const known = proofs.get(character);
     if (known === undefined) proofs.set(character, [proof]);
     else known.push(proof);
   };
-  for (const look of scene.site.values()) add(look, undefined);
+  for (const look of scene.site.values()) add(look, undefined, false);
   for (const body of scene.bodies)
-    for (const look of body.looks.values()) if (look.sure && !isHidden(look, body.conditions)) add(look, body);
+    for (const look of body.looks.values())
+      if (look.sure && !isHidden(look, body.conditions, true)) add(look, body, isHidden(look, body.conditions));
   return proofs;
 }
 
-const CLAUSE_BITS = new WeakMap<Clause, number>();
+/** What a clause asks for, and what else may be seen with it, as bit sets. */
+interface ClauseBits {
+  readonly asked: number;
+  readonly allowed: number;
+}
+const CLAUSE_BITS = new WeakMap<Clause, ClauseBits>();
 
-function clauseBits(clause: Clause): number {
+function clauseBits(clause: Clause): ClauseBits {
   let bits = CLAUSE_BITS.get(clause);
   if (bits === undefined) {
-    bits = bitsOf(clause.character, clause.states);
+    const asked = bitsOf(clause.character, clause.states);
+    bits = { asked, allowed: asked | bitsOf(clause.character, clause.beside ?? []) };
     CLAUSE_BITS.set(clause, bits);
   }
   return bits;
 }
 
-/** Whether a proof shows a clause: of the place any state, of a body nothing but what is asked, at the age asked. */
-function shows({ states, age, body }: Proof, clause: Clause): boolean {
-  const bits = clauseBits(clause);
-  if (body === undefined) return (states & bits) !== 0;
-  return (states & ~bits) === 0 && (clause.ages === undefined || (age !== undefined && clause.ages.includes(age)));
+/** Whether a proof shows a clause: of the place any state, of a body some of what is asked and nothing that is not allowed. */
+function shows({ states, age, body, onlyOfItsAge }: Proof, clause: Clause): boolean {
+  const { asked, allowed } = clauseBits(clause);
+  if ((states & asked) === 0) return false;
+  if (body === undefined) return true;
+  if (clause.ages === undefined) return !onlyOfItsAge && (states & ~allowed) === 0;
+  return age !== undefined && clause.ages.includes(age) && (states & ~allowed) === 0;
 }
 
 const NO_PROOFS: readonly Proof[] = [];

@@ -67,7 +67,11 @@ describe("a sheet", () => {
 
   it("by ages holds at those ages and says nothing at others; without ages it holds at all", () => {
     const sheet = SHIPPED.byId.get("agaricus-campestris");
-    expect(sheet?.characters["gill-colour"]?.young).to.deep.equal({ pink: "always" });
+    expect(sheet?.characters["gill-colour"]?.young).to.deep.equal({
+      pink: "always",
+      brown: "sometimes",
+      "chocolate-brown": "rare",
+    });
     expect(sheet?.characters["gill-colour"]?.egg).to.equal(undefined);
     expect(tablesOf(sheet?.characters.base, undefined)).to.have.length(5);
     expect(tablesOf(sheet?.characters.base, ["old"])).to.have.length(1);

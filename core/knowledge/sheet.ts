@@ -67,6 +67,8 @@ const charactersSchema = z.strictObject(
 const clauseSchema = z.strictObject({
   character: z.enum(CHARACTER_IDS),
   states: z.array(z.string()).min(1),
+  /** What may be seen with them and proves nothing by itself: the yellow under the red of a stem. */
+  beside: z.array(z.string()).min(1).optional(),
   ages: z.array(z.enum(AGES)).min(1).optional(),
 });
 /** One sure observation that a must rests on. */
@@ -285,7 +287,7 @@ export const sheetSchema = z
     });
     sheet.musts.forEach((must, index) => {
       must.ways.flat().forEach((clause) => {
-        for (const state of clause.states) {
+        for (const state of [...clause.states, ...(clause.beside ?? [])]) {
           const listed = tablesOf(sheet.characters[clause.character], clause.ages);
           if (!listed.some((table) => state in table))
             context.addIssue({

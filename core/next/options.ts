@@ -185,7 +185,7 @@ export function showsMust({ looks, conditions }: Option, sheet: Sheet, character
     looks.some(
       (look) =>
         look.character === clause.character &&
-        !isHidden(look, conditions) &&
+        !isHidden(look, conditions, clause.ages !== undefined) &&
         look.states.every((state) => clause.states.includes(state)),
     );
   return sheet.musts.some((must) =>
