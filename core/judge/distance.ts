@@ -52,6 +52,8 @@ export interface BodyWeighing {
   /** Families in which something that the danger never shows was looked at twice: they count twice. */
   readonly twice: Uint16Array;
   readonly hard: Uint8Array;
+  /** Rows against which what is borrowed is soft, however hard it is where it was seen. */
+  readonly softened: Uint8Array;
 }
 
 /** The looks of one body, weighed. */
@@ -84,8 +86,8 @@ export function weighBody(
   /** Families with more than one point, and families with a point of which the quick look depends. */
   const several = new Uint16Array(size);
   const fragile = new Uint16Array(size);
-  /** Rows against which a soft look on which the quick look depends would speak, were it not for a mask. */
-  const hidden = new Uint8Array(size);
+  // a soft look on which the quick look depends would speak against them, were it not for a mask
+  const softened = new Uint8Array(size);
   const twice = new Uint16Array(size);
   const never = new Uint16Array(size);
   const hard = new Uint8Array(size);
@@ -107,7 +109,7 @@ export function weighBody(
     );
     for (let row = 0; row < size; row += 1) {
       const kind = weighing[row];
-      if (kind === MASKED && undoes !== 0 && isHard === 0) hidden[row] = 1;
+      if (kind === MASKED && undoes !== 0 && isHard === 0) softened[row] = 1;
       if (!isAgainst(kind)) continue;
       add(row, bit);
       fragile[row] = (fragile[row] ?? 0) | undoes;
@@ -127,9 +129,9 @@ export function weighBody(
     const lent = borrowed[(granted[row] ?? 0) - 1];
     if (lent === undefined) continue;
     families[row] = (families[row] ?? 0) | familyBitOf(lent.look.character);
-    if (hidden[row] === 0 && isHardLook(lent.look.character, lent.at?.body.age, lent.look.states)) hard[row] = 1;
+    if (softened[row] === 0 && isHardLook(lent.look.character, lent.at?.body.age, lent.look.states)) hard[row] = 1;
   }
-  return { dangers, body, looks, borrowed, own, granted, families, twice, hard };
+  return { dangers, body, looks, borrowed, own, granted, families, twice, hard, softened };
 }
 
 /** The look that a look stands or falls with: young gills count only where the veil was seen open. */
@@ -296,7 +298,8 @@ export function evidenceIn(weighed: BodyWeighing, danger: Sheet, row: number): E
     else if (kind === MASKED) tellMasks(masks, dangers, row, look, at);
   }
   const lent = weighed.borrowed[(weighed.granted[row] ?? 0) - 1];
-  if (lent !== undefined) points.push(lent.point(row));
+  if (lent !== undefined)
+    points.push(weighed.softened[row] === 0 ? lent.point(row) : { ...lent.point(row), hard: false });
   // what adds no mistake of its own is no point
   return { points: points.filter((point) => (families & familyBit(point.family)) !== 0), masks, speaksFor };
 }

@@ -69,6 +69,15 @@ describe("the judgement on compiled tables", () => {
         SHIPPED,
         tally,
       );
+    // a lent print that a masked soft look keeps from being hard: rain on a stem's fibres
+    const lends = { "gill-colour": "white", "stem-surface": "fibrillose", base: "plain", "stain-base": "none" };
+    compareWithPlain(
+      findOf([bodyOf(lends), bodyOf({ "spore-print": "white" }, { id: "B", keep: false })], {
+        weather: { rain24hMm: 5, airTempC: 0 },
+      }),
+      SHIPPED,
+      tally,
+    );
     const met = ["stands", "one-mistake", "two-mistakes", "ruled-out", "masked", "inherited", "fits", "does not fit"];
     expect([...tally.keys()]).to.include.members(met);
   });

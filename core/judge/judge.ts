@@ -72,16 +72,13 @@ export function judge(find: Find, knowledge: Knowledge): Judgement {
 
   const likelySought = likelinesses(soughtTables, scene);
   const rows = candidatesOf(soughtTables, scene, rules);
-  // the rows stand in the order of the ids, and sorting keeps equals as they came
-  const candidates = orderOf(rows.length, (one, other) => {
-    const [mine, theirs] = [rows[one], rows[other]];
-    if (mine === undefined || theirs === undefined) return 0;
-    return (
-      Number(theirs.fits) - Number(mine.fits) ||
-      mine.contradicted - theirs.contradicted ||
-      (likelySought[other] ?? 0) - (likelySought[one] ?? 0)
-    );
-  }).flatMap((row) => rows[row] ?? []);
+  // one that fits is contradicted by nothing; the rows stand in the order of the ids, and sorting keeps equals as they came
+  const contradicted = Uint16Array.from(rows, (one) => one.contradicted);
+  const candidates: Candidate[] = [];
+  for (const row of orderOf(contradicted, likelySought)) {
+    const one = rows[row];
+    if (one !== undefined) candidates.push(one);
+  }
 
   return {
     knowledge,
@@ -132,9 +129,12 @@ export function weighAll(dangers: Tables, scene: Scene): readonly BodyWeighing[]
   );
 }
 
-/** The rows of a table in an order; equals as they come. */
-function orderOf(rows: number, compare: (one: number, other: number) => number): number[] {
-  return Array.from({ length: rows }, (_, row) => row).sort(compare);
+/** The rows of a table, the smallest number first, of equals the likeliest, and then as they come. */
+function orderOf(first: Uint8Array | Uint16Array, likeliness: Float64Array): number[] {
+  return Array.from({ length: first.length }, (_, row) => row).sort(
+    (one, other) =>
+      (first[one] ?? 0) - (first[other] ?? 0) || (likeliness[other] ?? 0) - (likeliness[one] ?? 0) || one - other,
+  );
 }
 
 /** Every danger with its standing, nearest first: fewest mistakes, then likeliest. */
@@ -165,17 +165,16 @@ function standings(
       if (number === 0 || status < (statuses[row] ?? 0)) statuses[row] = status;
     }
   });
-  const order = orderOf(
-    size,
-    (one, other) => (mistakes[one] ?? 0) - (mistakes[other] ?? 0) || (likeliness[other] ?? 0) - (likeliness[one] ?? 0),
-  );
-  return order.flatMap((row) => {
-    const [sheet, body] = [tables.sheets[row], counted[nearest[row] ?? 0]];
+  const order: Standing[] = [];
+  for (const row of orderOf(mistakes, likeliness)) {
+    const sheet = tables.sheets[row];
+    const body = counted[nearest[row] ?? 0];
     const status = STATUSES[statuses[row] ?? 0];
-    if (sheet === undefined || body === undefined || status === undefined) return [];
+    if (sheet === undefined || body === undefined || status === undefined) continue;
     const aside = isForeign(sheet, find, rules);
-    return [new Standing(sheet, row, status, likeliness[row] ?? 0, aside, body, weighed, rules.distance)];
-  });
+    order.push(new Standing(sheet, row, status, likeliness[row] ?? 0, aside, body, weighed, rules.distance));
+  }
+  return order;
 }
 
 /** A danger's standing; the distance of each body is worked out when it is asked for, since there are many dangers. */

@@ -185,7 +185,7 @@ export function showsMust({ looks, conditions }: Option, sheet: Sheet, character
     looks.some(
       (look) =>
         look.character === clause.character &&
-        !isHidden(look, conditions, clause.ages !== undefined) &&
+        !isHidden(look, conditions, conditions?.age !== undefined && clause.ages?.includes(conditions.age)) &&
         look.states.every((state) => clause.states.includes(state)),
     );
   return sheet.musts.some((must) =>
