@@ -99,7 +99,8 @@ export async function visit(page: Page, { address }: Pick<Application, "address"
 export async function untilShown(page: Page, path: string): Promise<void> {
   await page.waitForLoadState("networkidle");
   if (/finds\/.+/.test(path) && !path.endsWith("/history"))
-    await page.locator('[data-state="fresh"]').first().waitFor();
+    // a machine with much else to do is slow, and not wrong
+    await page.locator('[data-state="fresh"]').first().waitFor({ timeout: 90_000 });
   else
     await page
       .getByRole("heading", { level: 1 })
