@@ -136,8 +136,9 @@ function OneOwn({ find, practice, onNext }: OneOwnProps) {
           <div>
             <h1 className="view-title">What would you say of it now?</h1>
             <p className="lead-in">
-              Yours, of {find.foundAt === undefined ? "an unknown day" : new Date(find.foundAt).toLocaleDateString()}.
-              This is what you saw then.
+              Yours, of {find.foundAt === undefined ? "an unknown day" : new Date(find.foundAt).toLocaleDateString()}
+              {find.bodies.length === 1 && body?.age !== undefined && `, one body, ${body.age}`}. This is what you saw
+              then.
             </p>
             {isFailed && <Alert severity="error">The judge cannot be had just now: nothing is counted.</Alert>}
             {body !== undefined && <SeenThen body={body} />}
