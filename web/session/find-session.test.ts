@@ -1,8 +1,10 @@
 import "fake-indexeddb/auto";
 import { type Change, type Find, newFind } from "@jittery-cap/core";
+import type { SentDocument } from "@jittery-cap/core/api";
 import { expect } from "chai";
 import { uuidv7 } from "uuidv7";
 import { device } from "../documents/device.ts";
+import { takeIn } from "../documents/push.ts";
 import { touchesKept } from "../documents/under-way.ts";
 import { keptSteps } from "../documents/undo.ts";
 import { beginFind } from "./begin-find.ts";
@@ -41,6 +43,11 @@ describe("the find that is open", () => {
   };
   const state = () => session.store.getState();
   const body = () => state().find?.bodies[0];
+  const untilStatus = async (status: string) => {
+    for (let tries = 0; state().status !== status && tries < 100; tries += 1)
+      await new Promise((again) => setTimeout(again, 10));
+    expect(state().status).to.equal(status);
+  };
 
   it("takes back as one what was one touch, and a change that stands alone by itself", async () => {
     await begin();
@@ -126,6 +133,36 @@ describe("the find that is open", () => {
     await touchesKept();
     await session.open();
     expect(body()?.age).to.equal("old");
+  });
+
+  it("is found where it comes to this device while it is looked for, and shown where it comes later", async () => {
+    const [meanwhile, later] = [newFind(uuidv7(), "2026-09-14T10:00:00Z"), newFind(uuidv7(), "2026-09-14T11:00:00Z")];
+    const { documents } = device;
+    const get = documents.get.bind(documents) as (id: string) => Promise<unknown>;
+    let looked = 0;
+    documents.get = (async (id: string) => {
+      const row = await get(id);
+      looked += 1;
+      if (looked === 1) await takeIn(sent(meanwhile) as SentDocument);
+      return row;
+    }) as never;
+    session = findSession(meanwhile.id);
+    await session.open().finally(() => Reflect.deleteProperty(documents, "get"));
+    expect(state()).to.deep.include({ status: "open", find: meanwhile });
+    session.close();
+    session = findSession(later.id);
+    await session.open();
+    expect(state().status).to.equal("unreachable");
+    await takeIn(sent(later) as SentDocument);
+    await untilStatus("open");
+    expect(state().find).to.deep.equal(later);
+    // another's find is forgotten and fetched anew where they share more or less of it
+    await device.documents.delete(later.id);
+    await untilStatus("missing");
+    expect(state().find).to.equal(undefined);
+    await takeIn(sent(later) as SentDocument);
+    await untilStatus("open");
+    expect(state().find).to.deep.equal(later);
   });
 
   it("gives some bodies a find of their own, and loses none of them", async () => {

@@ -125,7 +125,11 @@ class OpenFind implements FindSession {
     const read = await readFind(this.id, isOpen);
     const steps = await keptSteps(this.id);
     if (!isOpen()) return;
-    if (typeof read === "string") return this.#set({ status: read });
+    if (typeof read === "string") {
+      this.#set({ status: read });
+      if (read !== "unreadable") this.#stopFollowing = this.#waitForIt();
+      return;
+    }
     this.#revision = read.revision;
     this.#keptContent = read.content;
     this.#set({ status: "open", find: read.content, ...(steps ?? NO_STEPS) });
@@ -219,12 +223,31 @@ class OpenFind implements FindSession {
     if (steps !== undefined && this.#get().find === shown) this.#set(steps);
   }
 
+  /** It is not here any more; it may be shared again. */
+  #lose(): void {
+    this.close();
+    this.#set({ status: "missing" });
+    this.#stopFollowing = this.#waitForIt();
+  }
+
+  /** Opens the find as soon as it comes to this device, where it was neither here nor to be had. */
+  #waitForIt(): () => void {
+    const subscription = liveQuery(() => device.documents.get(this.id)).subscribe({
+      next: (row) => {
+        if (row !== undefined && row.archived !== 1) void this.open();
+      },
+      // the device's memory is closed to us: what is shown stays
+      error: () => undefined,
+    });
+    return () => subscription.unsubscribe();
+  }
+
   /** Follows the document on this device: its delivery, and what others make of it while it is open. */
   #follow(): () => void {
     const subscription = liveQuery(() => device.documents.get(this.id)).subscribe({
       next: (row) => {
         // another's find that is not shared any more is gone, also from under whoever looks at it
-        if (row === undefined) return this.#set({ ...CLOSED, status: "missing" });
+        if (row === undefined) return this.#lose();
         // a touch of this tab is drawn before it is kept: while one is on its way, nothing is taken over it
         if (row.revision <= this.#revision || underWay(this.id) > 0) return;
         const read = readRow("find", row);

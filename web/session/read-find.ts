@@ -14,18 +14,20 @@ export type Read = Kept<"find"> | Exclude<FindStatus, "loading" | "open">;
 export async function readFind(id: string, isWanted: () => boolean): Promise<Read> {
   await touchesKept();
   const here = await readHere(id);
-  if (here !== "missing" || (await device.documents.get(id)) !== undefined) return here;
+  if (here !== "none") return here;
   const outcome = await ask(ROUTES.readDocument, { params: { id } });
-  if (outcome.kind === "unreachable") return "unreachable";
   if (outcome.kind === "ok" && isWanted()) await takeIn(outcome.value);
-  return readHere(id);
+  // it may have come with others meanwhile, whatever was answered
+  const now = await readHere(id);
+  if (now !== "none") return now;
+  return outcome.kind === "unreachable" ? "unreachable" : "missing";
 }
 
-/** As this device holds it now. */
-export async function readHere(id: string): Promise<Read> {
+/** As this device holds it now, by one look: between two it may have come. */
+async function readHere(id: string): Promise<Read> {
   const row = await device.documents.get(id);
-  const kept = row === undefined ? undefined : readRow("find", row);
-  if (kept === undefined) return "missing";
+  if (row === undefined) return "none";
+  const kept = readRow("find", row);
   if (!isReadable(kept)) return "unreadable";
   return kept.archived ? "missing" : kept;
 }
