@@ -21,6 +21,13 @@ export const launchBrowser = (): Promise<Browser> =>
     ],
   });
 
+/** Starts the server as it was built, on a port of its own. */
+export const startServer = (databaseUrl: string, also: Readonly<Record<string, string>> = {}) =>
+  spawn(process.execPath, ["server/dist/main.js"], {
+    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: "0", LOG_LEVEL: "error", ...also },
+    stdio: ["ignore", "pipe", "inherit"],
+  });
+
 /** How long anything on a page may take: a busy machine is not a fault of the application. */
 const WAITS_MS = 30_000;
 
@@ -48,16 +55,9 @@ export async function startApplication(
 ): Promise<Application> {
   const scratch: Scratch = await scratchDatabase();
   await fill?.(scratch);
-  const server = spawn(process.execPath, ["--import", "tsx", "server/main.ts"], {
-    env: {
-      ...process.env,
-      DATABASE_URL: scratch.url,
-      PORT: "0",
-      LOG_LEVEL: "error",
-      LOAD_DEMO: demo === "seasons" ? "yes" : demo === "yes" ? "finds" : "no",
-      ...(station === undefined ? {} : { WEATHER_STATION_URL: station }),
-    },
-    stdio: ["ignore", "pipe", "inherit"],
+  const server = startServer(scratch.url, {
+    LOAD_DEMO: demo === "seasons" ? "yes" : demo === "yes" ? "finds" : "no",
+    ...(station === undefined ? {} : { WEATHER_STATION_URL: station }),
   });
   const { address, word } = await toldBy(server);
   const session = await cookieOfFirst({ address, word });

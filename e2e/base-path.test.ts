@@ -1,10 +1,10 @@
 /** Below a path: the same application, with everything that it asks for and tells others below it. */
-import { type ChildProcess, spawn } from "node:child_process";
+import type { ChildProcess } from "node:child_process";
 import { expect } from "chai";
 import type { Browser, BrowserContext, Page } from "playwright-core";
 import { type Scratch, scratchDatabase } from "../server/tests/scratch-database.ts";
 import { FIRST, toldBy } from "../server/tests/sign-in.ts";
-import { choose, findIdOf, launchBrowser, station, untilSaved } from "./application.ts";
+import { choose, findIdOf, launchBrowser, startServer, station, untilSaved } from "./application.ts";
 import { watchPages } from "./tell-pages.ts";
 
 const BASE = "/cap";
@@ -19,16 +19,7 @@ describe("the application below a path", () => {
   const strays: string[] = [];
   before(async () => {
     scratch = await scratchDatabase();
-    server = spawn(process.execPath, ["--import", "tsx", "server/main.ts"], {
-      env: {
-        ...process.env,
-        DATABASE_URL: scratch.url,
-        PORT: "0",
-        LOG_LEVEL: "error",
-        PUBLIC_URL: `http://localhost${BASE}/`,
-      },
-      stdio: ["ignore", "pipe", "inherit"],
-    });
+    server = startServer(scratch.url, { PUBLIC_URL: `http://localhost${BASE}/` });
     const { address, word } = await toldBy(server);
     origin = `http://localhost:${new URL(address).port}`;
     expect(new URL(address).pathname).to.equal(BASE);

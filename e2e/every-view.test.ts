@@ -2,6 +2,7 @@ import { expect } from "chai";
 import { type Application, DESK, PHONE, startApplication } from "./application.ts";
 import { seriousFindings } from "./axe.ts";
 import { untilShown, VIEWS, visit } from "./every-view.ts";
+import { faultsAtEveryWidth } from "./every-width.ts";
 
 describe("every view with two seasons in it", () => {
   let application: Application;
@@ -11,10 +12,10 @@ describe("every view with two seasons in it", () => {
   after(() => application.stop());
 
   for (const [size, name] of [
-    [DESK, "desk"],
-    [PHONE, "phone"],
+    [DESK, "on a desk, made narrower and wider, is cut nowhere, is broad enough for a thumb, and"],
+    [PHONE, "on a phone"],
   ] as const)
-    describe(`on a ${name}`, () => {
+    describe(name, () => {
       // one page for all: what was fetched and compiled for one view is there for the next
       let shared: Awaited<ReturnType<Application["open"]>>;
       before(async () => {
@@ -27,6 +28,7 @@ describe("every view with two seasons in it", () => {
           await visit(shared.page, application, path);
           await untilShown(shared.page, path);
           expect(await seriousFindings(shared.page)).to.deep.equal([]);
+          if (size === DESK) expect(await faultsAtEveryWidth(shared.page, path)).to.deep.equal([]);
         });
     });
 });

@@ -1,12 +1,12 @@
 /** A new version is started while pages are open: they go on with what they have, lose nothing, and come over when they are told to. */
-import { type ChildProcess, spawn } from "node:child_process";
+import type { ChildProcess } from "node:child_process";
 import { rmSync } from "node:fs";
 import { expect } from "chai";
 import type { Browser, BrowserContext, Page } from "playwright-core";
 import { Line } from "../commands/regime/line.ts";
 import { type Scratch, scratchDatabase } from "../server/tests/scratch-database.ts";
 import { addressOf, cookieOfFirst, toldBy } from "../server/tests/sign-in.ts";
-import { choose, findIdOf, launchBrowser, station, untilSaved } from "./application.ts";
+import { choose, findIdOf, launchBrowser, startServer, station, untilSaved } from "./application.ts";
 import { makeNewVersion } from "./new-version.ts";
 import { watchPages } from "./tell-pages.ts";
 
@@ -28,17 +28,7 @@ describe("a new version while pages are open", () => {
   let session: { name: string; value: string };
   let running: ChildProcess;
 
-  const startServer = (folder?: string) =>
-    spawn(process.execPath, ["--import", "tsx", "server/main.ts"], {
-      env: {
-        ...process.env,
-        DATABASE_URL: scratch.url,
-        PORT: "0",
-        LOG_LEVEL: "error",
-        ...(folder === undefined ? {} : { WEB_FOLDER: folder }),
-      },
-      stdio: ["ignore", "pipe", "inherit"],
-    });
+  const startOf = (folder?: string) => startServer(scratch.url, folder === undefined ? {} : { WEB_FOLDER: folder });
   const stopped = (child: ChildProcess) =>
     new Promise((resolve) => {
       child.once("exit", resolve);
@@ -47,7 +37,7 @@ describe("a new version while pages are open", () => {
   const portOf = (told: string) => Number(new URL(told).port);
   /** Starts the other beside it, leads everybody there, and only then stops the one before. */
   const rollTo = async (folder?: string) => {
-    const next = startServer(folder);
+    const next = startOf(folder);
     line.leadTo(portOf(await addressOf(next)));
     await stopped(running);
     running = next;
@@ -74,7 +64,7 @@ describe("a new version while pages are open", () => {
 
   before(async () => {
     scratch = await scratchDatabase();
-    running = startServer();
+    running = startOf();
     const told = await toldBy(running);
     session = await cookieOfFirst(told);
     line = new Line(portOf(told.address));

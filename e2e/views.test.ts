@@ -5,7 +5,7 @@ import { uuidv7 } from "uuidv7";
 import { seasonFinds } from "../demo/season.ts";
 import { type Application, DESK, mistakesTo, PHONE, startApplication, untilVerdict } from "./application.ts";
 import { seriousFindings } from "./axe.ts";
-import { idOf, visit } from "./every-view.ts";
+import { idOf, untilShown, visit } from "./every-view.ts";
 
 /** How many changes only this device has, as the log tells it once. */
 const TOLD_AS_WAITING = /on this device only; sent/;
@@ -308,6 +308,38 @@ describe("the views", () => {
     await page.goto(`${application.address}/finds/${idOf("pale one")}/decide`);
     await page.getByTestId("unfold-board").click();
     expect(await page.locator("tr[data-danger]").count()).to.equal(all);
+    await context.close();
+  });
+
+  it("move nothing that can be touched on a phone when the answer does", async () => {
+    const { page, context } = await application.open(PHONE);
+    await page.goto(`${application.address}/finds/${idOf("pale one")}/record/foot`);
+    await untilShown(page, "/finds/x");
+    // the chosen answer stays on the screen: going on by itself is another matter
+    await page.getByRole("button", { name: "More of this find" }).click();
+    await page.getByRole("menuitemcheckbox").click();
+    await page.locator('[data-chip="base"]').click();
+    const places = () =>
+      page.evaluate(() =>
+        [...document.querySelectorAll(".choice, .thumb button, .thumb a, .whole-foot a, .stations a, .next-note")].map(
+          (one) => {
+            const { x, y, width, height } = one.getBoundingClientRect();
+            return [one.textContent, x, y, width, one.classList.contains("next-note") ? 0 : height]
+              .map(String)
+              .join(" ")
+              .replace(/^Next.*?(?=\\d)/, "");
+          },
+        ),
+      );
+    await page.waitForTimeout(500);
+    const bars = (all: string[]) => all.filter((one) => !one.startsWith("Next"));
+    const before = bars(await places());
+    for (const state of ["bulb", "plain", "tapered"]) {
+      // touched where it stands: a test that scrolls would move it itself
+      await page.locator(`[data-character="base"] [data-state="${state}"]`).evaluate((one: HTMLElement) => one.click());
+      await page.waitForTimeout(600);
+      expect(bars(await places()), state).to.deep.equal(before);
+    }
     await context.close();
   });
 });

@@ -40,14 +40,15 @@ install_modules() {
   printf '%s' "$want" >"$stamp"
 }
 
-# build_web builds the web application once for each state of its sources.
-build_web() {
-  local want stamp=web/dist/.built-from
-  want=$(find web core shelf knowledge package-lock.json -type f -not -path '*/node_modules/*' -not -path '*/dist/*' \
+# build PART NAME SOURCE ... builds web or server once for each state of its sources.
+build() {
+  local part=$1 name=$2 want stamp=$1/dist/.built-from
+  shift 2
+  want=$(find "$@" package-lock.json -type f -not -path '*/node_modules/*' -not -path '*/dist/*' \
     -not -name '*.test.ts' -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
   [ "$(cat "$stamp" 2>/dev/null)" = "$want" ] && return 0
-  say "Building the web application"
-  npm run -s build -- --logLevel warn
+  say "Building $name"
+  npm run -s "build:$part" -- --logLevel warn
   printf '%s' "$want" >"$stamp"
 }
 
@@ -65,6 +66,7 @@ prepare() {
   flock 8
   [ "$#" -eq 0 ] || install_packages "$@"
   install_modules
-  build_web
+  build web "the web application" web core shelf knowledge
+  build server "the server" server core shelf demo stand-ins
   exec 8>&-
 }

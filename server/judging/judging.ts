@@ -31,6 +31,10 @@ export interface Judging {
 /** The judge has too much to do, or does not come to an end. */
 export class JudgeBusy extends Error {}
 
+declare const BUILT: true | undefined;
+/** What a thread begins with: where the server was built, what was built; else what reads TypeScript. */
+const THREAD = typeof BUILT === "undefined" ? "./judge-worker.mjs" : "../dist/judge-task.js";
+
 /** Requests that wait for a thread; more are turned away. */
 const MOST_WAITING = 64;
 /** So long may judging take, ms: the largest request that is let in takes a tenth of it. */
@@ -39,7 +43,7 @@ const DEADLINE_MS = 20_000;
 /** Judges in threads; at least one, and one processor is left to the event loop. */
 export function judgingInThreads(knowledge: Knowledge): Judging {
   const pool = new Piscina<JudgeTask, string>({
-    filename: fileURLToPath(new URL("./judge-worker.mjs", import.meta.url)),
+    filename: fileURLToPath(new URL(THREAD, import.meta.url)),
     name: "work",
     execArgv: [],
     minThreads: 1,
