@@ -66,7 +66,8 @@ describe("if you were wrong", () => {
   });
 
   it("says just what the judgement says of the find without that look", () => {
-    for (const sought of SHIPPED.sought) {
+    // others at each run: all of them took longer than all else here
+    for (const sought of fc.sample(fc.constantFrom(...SHIPPED.sought), 25)) {
       const typical = typicalFind(sought);
       const [first] = ifWrong(typical, SHIPPED).filter((one) => one.body !== "site");
       if (first === undefined) continue;
@@ -80,7 +81,7 @@ describe("if you were wrong", () => {
       };
       const after = assess(struck, SHIPPED);
       for (const danger of first.nearer)
-        expect(after.dangers.find((one) => one.sheet === danger.sheet)?.mistakes).to.equal(danger.to);
+        expect(after.dangers.find((one) => one.sheet === danger.sheet)?.mistakes, sought.id).to.equal(danger.to);
     }
   });
 

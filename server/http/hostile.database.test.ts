@@ -13,7 +13,7 @@ import type { World } from "../tests/world.ts";
 import { createApp, type Running } from "./app.ts";
 import { STANDINGS } from "./policy.ts";
 
-const SECONDS = Number(process.env.FUZZ_SECONDS ?? 60);
+const SECONDS = Number(process.env.FUZZ_SECONDS ?? 25);
 const SEED = process.env.FUZZ_SEED ?? String(Date.now());
 /** A world is worn out by so many requests: finds are put away, circles left. */
 const A_WORLD = 400;

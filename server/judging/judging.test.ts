@@ -6,10 +6,11 @@ import { JudgeBusy, type Judging, judgingInThreads } from "./judging.ts";
 
 const knowledge = readKnowledge();
 const finds = seasonFinds();
-const crowd: Find = findSchema.parse({
-  ...finds[0],
-  bodies: Array.from({ length: 120 }, (_, index) => ({ ...finds[0]?.bodies[0], id: `B${index}`, sameAs: undefined })),
-});
+const crowdOf = (length: number): Find =>
+  findSchema.parse({
+    ...finds[0],
+    bodies: Array.from({ length }, (_, index) => ({ ...finds[0]?.bodies[0], id: `B${index}`, sameAs: undefined })),
+  });
 
 describe("judging in threads", function () {
   this.timeout(60_000);
@@ -40,6 +41,7 @@ describe("judging in threads", function () {
       last = performance.now();
     }, 5);
     const begun = performance.now();
+    const crowd = crowdOf(120);
     await judging.summaries([crowd, crowd, crowd]);
     const took = performance.now() - begun;
     clearInterval(timer);
@@ -48,6 +50,7 @@ describe("judging in threads", function () {
   });
 
   it("turns away what is too much, and goes on with the rest", async () => {
+    const crowd = crowdOf(30);
     const all = await Promise.allSettled(Array.from({ length: 90 }, () => judging.summaries([crowd])));
     const failed = all.filter((one) => one.status === "rejected");
     expect(failed.length).to.be.within(1, 89);
