@@ -160,6 +160,7 @@ export const LINT_RULES = [
   "genus-count",
   "basis-of-nothing",
   "veil-at-the-border",
+  "ground-tells-nothing",
 ] as const;
 export type LintRule = (typeof LINT_RULES)[number];
 

@@ -4,6 +4,7 @@ import { AGES, type Age, CHARACTER_IDS, type CharacterId, isCharacterId } from "
 import type { Knowledge } from "../knowledge/knowledge.ts";
 import { FREQUENCIES, type LintRule, type Sheet, type StateTable } from "../knowledge/sheet.ts";
 import { separation } from "../next/compare.ts";
+import { takenForEvidence } from "./ground.ts";
 import { PAIRS, type Telling } from "./pairs.ts";
 import { type Separability, separabilityOf } from "./separability.ts";
 import { KEPT, typicalFind } from "./typical.ts";
@@ -37,6 +38,7 @@ export function lintKnowledge(knowledge: Knowledge): readonly LintFinding[] {
       ...genus(sheet, knowledge),
       ...basis(sheet),
       ...veil(sheet),
+      ...ground(sheet, knowledge),
       ...typical(sheet, knowledge),
     ]),
     ...pairs(knowledge),
@@ -119,6 +121,16 @@ function veil(sheet: Sheet): LintFinding[] {
   return [
     { rule: "veil-at-the-border", sheet: sheet.id, text: "has a closed veil on buttons and never on young bodies" },
   ];
+}
+
+/** A tree, a place or a cover of the ground that the sheet never heard of would speak against the danger. */
+function ground(sheet: Sheet, { dangers }: Knowledge): LintFinding[] {
+  if (!dangers.includes(sheet)) return [];
+  return takenForEvidence(sheet).map(([character, state]) => ({
+    rule: "ground-tells-nothing",
+    sheet: sheet.id,
+    text: `takes ${character} ${state} for evidence against it`,
+  }));
 }
 
 function typical(sheet: Sheet, knowledge: Knowledge): LintFinding[] {
