@@ -5,6 +5,9 @@ import type { Delivery } from "../documents/delivery.ts";
 import { useFind } from "../session/session-context.tsx";
 import { ConflictDialog } from "./conflict-dialog.tsx";
 
+/** Made once: it is drawn at every touch, and to make one takes longer than to use it. */
+const timeFormat = new Intl.DateTimeFormat([], { hour: "2-digit", minute: "2-digit" });
+
 /** Where a touch is, in words; for what is in trouble see below. */
 function deliveryWords(delivery: Delivery | undefined, savedAt: Date | undefined): string {
   switch (delivery?.state) {
@@ -15,9 +18,7 @@ function deliveryWords(delivery: Delivery | undefined, savedAt: Date | undefined
     case "unreachable":
       return "server away; nothing waits";
     case "saved":
-      return savedAt === undefined
-        ? "saved"
-        : `saved ${savedAt.toLocaleTimeString([], { hour: "2-digit", minute: "2-digit" })}`;
+      return savedAt === undefined ? "saved" : `saved ${timeFormat.format(savedAt)}`;
     default:
       return "…";
   }

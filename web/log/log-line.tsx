@@ -32,11 +32,11 @@ const STANDING_WORDS: Readonly<Record<FindStanding, string>> = {
   failed: "not judged: hold",
 };
 
+/** Made once for all lines: to make one takes longer than to use it. */
+const dayFormat = new Intl.DateTimeFormat([], { day: "numeric", month: "short" });
+
 function aboutOf(find: Find): string {
-  const day =
-    find.foundAt === undefined
-      ? undefined
-      : new Date(find.foundAt).toLocaleDateString([], { day: "numeric", month: "short" });
+  const day = find.foundAt === undefined ? undefined : dayFormat.format(new Date(find.foundAt));
   const count = find.bodies.length === 1 ? "1 body" : `${find.bodies.length} bodies`;
   return [day, find.place?.name, count].filter((part) => part !== undefined).join(" · ");
 }
