@@ -109,6 +109,16 @@ export const MASKS: readonly Mask[] = [
     lift: "take another cluster with its feet, out of the wood, and look at each below",
   },
   {
+    id: "closed-ball",
+    characters: ["base"],
+    from: DEEP_FEET,
+    to: ["sits-on-ground", "plain", "tapered", "rooting", "bulb"],
+    provesMusts: true,
+    inForce: (c) => c.enclosed,
+    why: "a closed ball shows no foot: an egg of an amanita sits on its own sac and cord as a puffball does on its",
+    lift: "halve it from top to foot: an egg shows a cap and gills drawn in it",
+  },
+  {
     id: "base-worn",
     characters: ["base"],
     from: DEEP_FEET,
