@@ -1,4 +1,4 @@
-/** What of the ground and its trees tells nothing against a danger. */
+/** What of the ground, its trees and plain handling tells nothing against a danger. */
 import { AGES, type CharacterId } from "../find/vocabulary.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 
@@ -39,6 +39,7 @@ export const TELLS_NOTHING = {
   ],
   substrate: ["leaf-litter", "needle-litter", "moss", "wood-chips", "buried-wood"],
   "cap-surface": ["soil-lifted"],
+  "stain-rub": ["brown"],
 } as const satisfies Partial<Record<CharacterId, readonly string[]>>;
 
 /** True of what comes out of soil alone. */
