@@ -2,6 +2,8 @@
 import { QueryTypes, Sequelize } from "sequelize";
 
 const MOST_CONNECTIONS = 10;
+/** A connection is waited for so long, ms: a busy machine is no reason not to start. */
+const CONNECTS_WITHIN_MS = 5000;
 /** An error of the database comes through so many places of its own that ours would not be named among the first ten. */
 const NAMED_PLACES = 30;
 
@@ -12,6 +14,7 @@ export function openDatabase(url: string, isCluster = false): Sequelize {
     dialect: "mariadb",
     logging: false,
     timezone: "+00:00",
+    dialectOptions: { connectTimeout: CONNECTS_WITHIN_MS },
     pool: { max: MOST_CONNECTIONS, idle: 10_000 },
     define: { underscored: true, charset: "utf8mb4", collate: "utf8mb4_bin" },
   });
