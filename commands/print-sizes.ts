@@ -48,10 +48,19 @@ const circles = circlesIn(manifest);
 if (circles.length > 0) throw new Error(`files that wait for each other: ${circles.join("; ")}`);
 const scriptsOf = (view: string): number =>
   [...closureOf(manifest, ["index.html", view])].reduce((sum, file) => sum + packed(file), 0);
-const worker = readdirSync(join(DIST, "assets")).filter((name) => name.startsWith("judge.worker"));
+/** A thread is in no manifest: what it loads with itself is read off its own first line. */
+function threadOf(name: string, found = new Set<string>()): ReadonlySet<string> {
+  if (found.has(name)) return found;
+  found.add(name);
+  const text = readFileSync(join(DIST, "assets", name), "utf8");
+  for (const [, other = ""] of text.matchAll(/(?:from|import)\s*["'`]\.\/([\w-]+\.js)["'`]/g)) threadOf(other, found);
+  return found;
+}
+const judge = readdirSync(join(DIST, "assets")).find((name) => name.startsWith("judge.worker"));
+if (judge === undefined) throw new Error("there is no judge's thread: build first");
 process.stdout.write(
   `Gzipped: first load ${kilobytes(scriptsOf("log/log-view.tsx"))} of script for the finds, ` +
     `${kilobytes(scriptsOf("find/find-view.tsx"))} for a find; the judge with all sheets ${kilobytes(
-      worker.reduce((sum, name) => sum + packed(join("assets", name)), 0),
+      [...threadOf(judge)].reduce((sum, name) => sum + packed(join("assets", name)), 0),
     )}.\n`,
 );

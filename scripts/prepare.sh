@@ -30,6 +30,11 @@ install_packages() {
   return "$status"
 }
 
+# install_browser installs Debian's Chromium without windows, and the whole one where that cannot be had.
+install_browser() {
+  install_packages chromium-headless-shell:chromium-headless-shell || install_packages chromium:chromium
+}
+
 # install_modules runs npm ci once for each state of the lock file.
 install_modules() {
   local want stamp=node_modules/.installed-for
@@ -58,15 +63,18 @@ check_node() {
     { say "Node 20 is needed; this is $(node --version)." >&2; exit 1; }
 }
 
-# prepare PAIR ... does all of it; a second start or test beside it waits its turn instead of tearing at the same folder.
+# prepare [browser] PAIR ... does all of it; a second start or test beside it waits its turn instead of tearing at the same folder.
 prepare() {
   check_node
   mkdir -p .data
   exec 8>.data/prepare.lock
   flock 8
+  local browser=no
+  [ "${1:-}" != browser ] || { browser=yes; shift; }
   [ "$#" -eq 0 ] || install_packages "$@"
+  [ "$browser" = no ] || install_browser
   install_modules
   build web "the web application" web core shelf knowledge
-  build server "the server" server core shelf demo stand-ins
+  build server "the server" server core shelf knowledge demo stand-ins
   exec 8>&-
 }

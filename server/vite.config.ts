@@ -2,6 +2,8 @@
 import { relative } from "node:path";
 import { fileURLToPath } from "node:url";
 import { defineConfig, type Plugin } from "vite";
+import { packShelf } from "../core/knowledge/pack.ts";
+import { readKnowledge } from "../shelf/index.ts";
 
 const HERE = fileURLToPath(new URL(".", import.meta.url));
 const OUT = fileURLToPath(new URL("dist/", import.meta.url));
@@ -20,9 +22,24 @@ function whereSourcesLie(): Plugin {
   };
 }
 
+/** The sheets are read and checked here, and not again by every thread at every start. */
+function checkedSheets(): Plugin {
+  const shelf = "\0shelf";
+  return {
+    name: "checked sheets",
+    enforce: "pre",
+    resolveId: (id) => (id === "@jittery-cap/shelf" ? shelf : undefined),
+    load: (id) =>
+      id === shelf
+        ? `import { unpackShelf } from "@jittery-cap/core";
+           export const readKnowledge = () => unpackShelf(JSON.parse(${JSON.stringify(JSON.stringify(packShelf(readKnowledge())))}));`
+        : undefined,
+  };
+}
+
 export default defineConfig({
   root: HERE,
-  plugins: [whereSourcesLie()],
+  plugins: [checkedSheets(), whereSourcesLie()],
   define: { BUILT: "true" },
   ssr: { target: "node", noExternal: [/^@jittery-cap\//] },
   build: {

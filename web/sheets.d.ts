@@ -1,4 +1,4 @@
-/** The raw knowledge sheets, packed as tables, put there by the build. */
+/** The knowledge sheets, checked and packed by the build. */
 declare module "virtual:sheets" {
-  export const sheets: unknown;
+  export const shelf: import("@jittery-cap/core").PackedShelf;
 }

@@ -3,19 +3,19 @@ import { fileURLToPath } from "node:url";
 import react from "@vitejs/plugin-react";
 import { defineConfig, type Plugin } from "vite";
 import { VitePWA } from "vite-plugin-pwa";
-import { packSheets } from "../core/knowledge/pack.ts";
-import { readRawSheets } from "../shelf/index.ts";
+import { packShelf } from "../core/knowledge/pack.ts";
+import { readKnowledge } from "../shelf/index.ts";
 
 const SHEETS = "virtual:sheets";
 
-/** Gives the application the raw sheets, so that it can judge without a network. */
+/** Gives the application the sheets, checked here, so that it can judge without a network. */
 function sheets(): Plugin {
   return {
     name: "sheets",
     resolveId: (id) => (id === SHEETS ? `\0${SHEETS}` : undefined),
     load: (id) =>
       id === `\0${SHEETS}`
-        ? `export const sheets = JSON.parse(${JSON.stringify(JSON.stringify(packSheets(readRawSheets())))});`
+        ? `export const shelf = JSON.parse(${JSON.stringify(JSON.stringify(packShelf(readKnowledge())))});`
         : undefined,
   };
 }
@@ -102,11 +102,39 @@ function thePage(): Plugin {
   };
 }
 
+/** What most people open: its files are fetched and read beside those of the page, and not after them. */
+const OPENED_MOST = /\/web\/log\/log-(view|lines)\.tsx$/;
+
+function openedMost(): Plugin {
+  return {
+    name: "what most people open",
+    transformIndexHtml: {
+      order: "post",
+      handler(_html, { bundle = {} }) {
+        const files = new Set<string>();
+        const follow = (file: string) => {
+          const chunk = bundle[file];
+          if (chunk?.type !== "chunk" || withThePage.has(file) || files.has(file)) return;
+          files.add(file);
+          chunk.imports.forEach(follow);
+        };
+        for (const [file, one] of Object.entries(bundle))
+          if (one.type === "chunk" && OPENED_MOST.test(one.facadeModuleId ?? "")) follow(file);
+        return [...files].map((file) => ({
+          tag: "link",
+          attrs: { rel: "modulepreload", crossorigin: true, href: `./${file}` },
+          injectTo: "head" as const,
+        }));
+      },
+    },
+  };
+}
+
 export default defineConfig({
   // where it will lie is known when it is served: what belongs together finds each other from where it is
   base: "./",
   root: fileURLToPath(new URL(".", import.meta.url)),
-  plugins: [react(), sheets(), thePage(), offline],
+  plugins: [react(), sheets(), thePage(), openedMost(), offline],
   worker: { format: "es", plugins: () => [sheets()] },
   build: {
     outDir: "dist",

@@ -3,7 +3,7 @@
  * here ever clears or condemns anything.
  */
 import { type Age, definitionOf, FAMILIES } from "../find/vocabulary.ts";
-import { FREQUENCIES, type Frequency } from "../knowledge/sheet.ts";
+import { FREQUENCIES, type Frequency } from "../knowledge/state-tables.ts";
 import { askedBefore, bitsOf, type Column, type Tables } from "../knowledge/tables.ts";
 import type { Look } from "./looks.ts";
 import type { Scene } from "./scene.ts";

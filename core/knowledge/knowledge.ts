@@ -2,9 +2,8 @@
 import { sha256 } from "@noble/hashes/sha2.js";
 import { bytesToHex, utf8ToBytes } from "@noble/hashes/utils.js";
 import { canonicalJson } from "../find/canonical.ts";
-import { faultsOf, type Parsed } from "../find/parse.ts";
 import { DANGER_TIERS } from "../find/taxa.ts";
-import { type Sheet, sheetSchema } from "./sheet.ts";
+import type { Sheet } from "./sheet.ts";
 import { type Tables, tablesOfSheets } from "./tables.ts";
 
 const EDITION_LENGTH = 12;
@@ -23,12 +22,15 @@ export interface Knowledge {
   readonly soughtTables: Tables;
 }
 
-/** Puts checked sheets on the shelf, in the order of their ids whatever the order given. */
-export function shelve(sheets: readonly Sheet[]): Knowledge {
+/**
+ * Puts checked sheets on the shelf, in the order of their ids whatever the order given.
+ * @param known their edition, where it was told before of these very sheets
+ */
+export function shelve(sheets: readonly Sheet[], known?: string): Knowledge {
   const ordered = [...sheets].sort((one, other) => (one.id < other.id ? -1 : one.id > other.id ? 1 : 0));
   const dangers = ordered.filter((sheet) => DANGER_TIERS.has(sheet.tier));
   const sought = ordered.filter((sheet) => !DANGER_TIERS.has(sheet.tier));
-  let edition: string | undefined;
+  let edition = known;
   return {
     // hashed when it is first asked for: shelves that are only tried out never are
     get edition() {
@@ -42,20 +44,4 @@ export function shelve(sheets: readonly Sheet[]): Knowledge {
     dangerTables: tablesOfSheets(dangers),
     soughtTables: tablesOfSheets(sought),
   };
-}
-
-/**
- * Compiles raw sheet data (one object a file, by file name) into knowledge.
- * @returns knowledge, or faults whose paths begin with the file's name.
- */
-export function compileSheets(files: Readonly<Record<string, unknown>>): Parsed<Knowledge> {
-  const sheets: Sheet[] = [];
-  const faults = Object.entries(files).flatMap(([name, raw]) => {
-    const parsed = sheetSchema.safeParse(raw, { reportInput: true });
-    if (!parsed.success) return faultsOf(parsed.error).map((fault) => ({ ...fault, path: `${name}: ${fault.path}` }));
-    if (sheets.some((sheet) => sheet.id === parsed.data.id)) return [{ path: `${name}: id`, message: "is used twice" }];
-    sheets.push(parsed.data);
-    return [];
-  });
-  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: shelve(sheets) };
 }

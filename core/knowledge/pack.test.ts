@@ -1,24 +1,31 @@
-import { readRawSheets } from "@jittery-cap/shelf";
 import { expect } from "chai";
+import fc from "fast-check";
+import { assess } from "../answer/answer.ts";
+import { finds, shelves } from "../tests/arbitraries.ts";
 import { SHIPPED } from "../tests/shipped.ts";
-import { compileSheets } from "./knowledge.ts";
-import { packSheets, unpackSheets } from "./pack.ts";
+import { type Knowledge, shelve } from "./knowledge.ts";
+import { packShelf, unpackShelf } from "./pack.ts";
 
-describe("sheets as tables", () => {
-  const raw = readRawSheets();
+const sent = (shelf: Knowledge): Knowledge => unpackShelf(JSON.parse(JSON.stringify(packShelf(shelf))));
 
-  it("are the same sheets again, of the same edition, and take less room", () => {
-    const packed = JSON.stringify(packSheets(raw));
-    const again = unpackSheets(JSON.parse(packed));
-    expect(again).to.deep.equal(raw);
-    const compiled = compileSheets(again);
-    expect(compiled.ok && compiled.value.edition).to.equal(SHIPPED.edition);
-    expect(packed.length).to.be.below(JSON.stringify(raw).length);
+describe("a packed shelf", () => {
+  it("is the shipped one again: the same sheets and edition, in less room", () => {
+    const again = sent(SHIPPED);
+    expect(again.sheets).to.deep.equal(SHIPPED.sheets);
+    expect(again.edition).to.equal(SHIPPED.edition);
+    // the edition that it was given is the one that its sheets have
+    expect(shelve(again.sheets).edition).to.equal(SHIPPED.edition);
+    expect(JSON.stringify(packShelf(SHIPPED)).length).to.be.below(JSON.stringify(SHIPPED.sheets).length / 2);
   });
 
-  it("are no tables where a sheet is none", () => {
-    expect(() => packSheets({ "moon.yaml": "round" })).to.throw("moon.yaml is no sheet");
-    expect(() => packSheets({ "moon.yaml": { tier: null, characters: {} } })).to.throw("holds a null");
-    expect(() => unpackSheets({ names: ["moon.yaml"] })).to.throw();
+  it("is any shelf again, and answers alike", () => {
+    fc.assert(
+      fc.property(shelves(), finds(), (shelf, find) => {
+        const again = sent(shelf);
+        expect(again.sheets).to.deep.equal(JSON.parse(JSON.stringify(shelf.sheets)));
+        expect(assess(find, again)).to.deep.equal(assess(find, shelf));
+      }),
+      { numRuns: 50 },
+    );
   });
 });

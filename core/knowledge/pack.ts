@@ -1,47 +1,66 @@
 /**
- * Raw sheets as tables instead of one object each: field by field, and the characters column by column, so that what is alike
- * stands together and travels in half the room. Nothing is lost or added; what is well formed is decided where sheets are read.
+ * The shelf as it is shipped with a program: checked once, where it is packed, and not again at every start. What of a sheet
+ * changes from kind to kind stands character by character, so that what is alike stands together and travels in half the room.
  */
-import { z } from "zod";
+import { AGES, type Age } from "../find/vocabulary.ts";
+import { type Knowledge, shelve } from "./knowledge.ts";
+import type { Sheet } from "./sheet.ts";
+import type { AgeTable, StateTable } from "./state-tables.ts";
 
-/** A column has a value a sheet, in the order of the names; null where a sheet has no such field. */
-const columns = z.record(z.string(), z.array(z.unknown()));
-const packedSchema = z.object({ names: z.array(z.string()), fields: columns, characters: columns });
-export type PackedSheets = z.infer<typeof packedSchema>;
+/** The ages that show the same states, a bit for each in the order of `AGES`, and these states. */
+type AgesAlike = readonly [ages: number, states: StateTable];
 
-type Row = Readonly<Record<string, unknown>>;
-const isRow = (value: unknown): value is Row => typeof value === "object" && value !== null && !Array.isArray(value);
-
-function columnsOf(rows: readonly Row[]): Record<string, unknown[]> {
-  const names = [...new Set(rows.flatMap((row) => Object.keys(row)))];
-  return Object.fromEntries(names.map((name) => [name, rows.map((row) => row[name] ?? null)]));
+/** A shelf as plain data. */
+export interface PackedShelf {
+  readonly edition: string;
+  readonly sheets: readonly Omit<Sheet, "characters">[];
+  /** By character, for each sheet in the order of `sheets`; null where the sheet says nothing of it. */
+  readonly characters: Readonly<Record<string, readonly (readonly AgesAlike[] | null)[]>>;
 }
 
-function rowAt(table: Readonly<Record<string, readonly unknown[]>>, index: number): Row {
-  const entries = Object.entries(table).map(([name, column]) => [name, column[index]] as const);
-  return Object.fromEntries(entries.filter(([, value]) => value !== null && value !== undefined));
+const bitOf = (age: Age): number => 1 << AGES.indexOf(age);
+
+function packed(table: AgeTable): readonly AgesAlike[] {
+  const alike = new Map<string, { ages: number; readonly states: StateTable }>();
+  for (const age of AGES) {
+    const states = table[age];
+    if (states === undefined) continue;
+    const key = JSON.stringify(states);
+    const one = alike.get(key);
+    if (one === undefined) alike.set(key, { ages: bitOf(age), states });
+    else one.ages |= bitOf(age);
+  }
+  return [...alike.values()].map(({ ages, states }) => [ages, states]);
 }
 
-/** @param sheets raw sheets by file name @throws for a sheet that is no object with characters, or holds a null */
-export function packSheets(sheets: Readonly<Record<string, unknown>>): PackedSheets {
-  const rows = Object.entries(sheets).map(([name, sheet]) => {
-    if (!isRow(sheet) || !isRow(sheet.characters)) throw new Error(`${name} is no sheet`);
-    const { characters, ...fields } = sheet;
-    if ([...Object.values(fields), ...Object.values(characters)].includes(null))
-      throw new Error(`${name} holds a null`);
-    return { fields, characters };
-  });
+function unpacked(alike: readonly AgesAlike[]): AgeTable {
+  const table: Partial<Record<Age, StateTable>> = {};
+  for (const age of AGES) for (const [ages, states] of alike) if ((ages & bitOf(age)) !== 0) table[age] = states;
+  return table;
+}
+
+/** A shelf of checked sheets as plain data, for JSON. */
+export function packShelf({ edition, sheets }: Knowledge): PackedShelf {
+  const names = [...new Set(sheets.flatMap(({ characters }) => Object.keys(characters)))];
+  const column = (name: string) =>
+    sheets.map(({ characters: { [name]: table } }) => (table === undefined ? null : packed(table)));
   return {
-    names: Object.keys(sheets),
-    fields: columnsOf(rows.map((row) => row.fields)),
-    characters: columnsOf(rows.map((row) => row.characters)),
+    edition,
+    sheets: sheets.map(({ characters, ...rest }) => rest),
+    characters: Object.fromEntries(names.map((name) => [name, column(name)])),
   };
 }
 
-/** The raw sheets again. @throws ZodError for what is no table of sheets */
-export function unpackSheets(packed: unknown): Record<string, unknown> {
-  const { names, fields, characters } = packedSchema.parse(packed);
-  return Object.fromEntries(
-    names.map((name, index) => [name, { ...rowAt(fields, index), characters: rowAt(characters, index) }]),
+/** The shelf again, of the same edition. */
+export function unpackShelf({ edition, sheets, characters }: PackedShelf): Knowledge {
+  const tables = sheets.map((): Record<string, AgeTable> => ({}));
+  for (const [name, column] of Object.entries(characters))
+    tables.forEach((table, index) => {
+      const alike = column[index];
+      if (alike !== null && alike !== undefined) table[name] = unpacked(alike);
+    });
+  return shelve(
+    sheets.map((sheet, index) => ({ ...sheet, characters: tables[index] ?? {} })),
+    edition,
   );
 }

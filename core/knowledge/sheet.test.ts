@@ -3,8 +3,9 @@ import { expect } from "chai";
 import { registeredTier, TAXON_IDS } from "../find/taxa.ts";
 import { CHARACTER_IDS, definitionOf } from "../find/vocabulary.ts";
 import { SHIPPED } from "../tests/shipped.ts";
-import { compileSheets, shelve } from "./knowledge.ts";
-import { tablesOf } from "./sheet.ts";
+import { compileSheets } from "./compile.ts";
+import { shelve } from "./knowledge.ts";
+import { tablesOf } from "./state-tables.ts";
 
 type Raw = Record<string, unknown>;
 const raw = readRawSheets();

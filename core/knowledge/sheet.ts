@@ -2,15 +2,7 @@
 import { z } from "zod";
 import { DANGER_TIERS, isTaxonId, registeredTier, TIERS } from "../find/taxa.ts";
 import { AGES, type Age, CHARACTER_IDS, type CharacterId, definitionOf, REGIONS } from "../find/vocabulary.ts";
-
-/** How often a state occurs; a state that is not listed never does. */
-export const FREQUENCIES = ["always", "usual", "sometimes", "rare"] as const;
-export type Frequency = (typeof FREQUENCIES)[number];
-
-/** States with their frequencies. */
-export type StateTable = Readonly<Record<string, Frequency>>;
-/** A character's states at each age; an age that is left out says nothing. */
-export type AgeTable = Readonly<Partial<Record<Age, StateTable>>>;
+import { type AgeTable, FREQUENCIES, type StateTable, tablesOf } from "./state-tables.ts";
 
 const AGE_SET: ReadonlySet<string> = new Set(AGES);
 const frequencyTable = z.record(z.string(), z.enum(FREQUENCIES));
@@ -320,9 +312,3 @@ function checkKitchen(
 
 /** A sheet as compiled from its data file. */
 export type Sheet = z.infer<typeof sheetSchema>;
-
-/** The state tables of a character at the given ages (all ages when left out). */
-export function tablesOf(table: AgeTable | undefined, ages: readonly Age[] | undefined): readonly StateTable[] {
-  if (table === undefined) return [];
-  return (ages ?? AGES).map((age) => table[age]).filter((states) => states !== undefined);
-}

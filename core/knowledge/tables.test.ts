@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import { AGES, CHARACTER_IDS, definitionOf } from "../find/vocabulary.ts";
 import { SHIPPED } from "../tests/shipped.ts";
-import { FREQUENCIES, tablesOf } from "./sheet.ts";
+import { FREQUENCIES, tablesOf } from "./state-tables.ts";
 import { bitsOf, countBits, stateBits } from "./tables.ts";
 
 describe("the compiled tables", () => {

@@ -6,7 +6,8 @@
  */
 import { dangerNeighbours, soughtNeighbours } from "../find/neighbours.ts";
 import { AGES, type Age, type CharacterId, definitionOf } from "../find/vocabulary.ts";
-import { FREQUENCIES, type Frequency, type Sheet, type StateTable } from "./sheet.ts";
+import type { Sheet } from "./sheet.ts";
+import { FREQUENCIES, type Frequency, type StateTable } from "./state-tables.ts";
 
 /** The measures that sheets give a range for. */
 export const MEASURES = [

@@ -2,7 +2,8 @@
 import { assess } from "../answer/answer.ts";
 import { AGES, type Age, CHARACTER_IDS, type CharacterId, isCharacterId } from "../find/vocabulary.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
-import { FREQUENCIES, type LintRule, type Sheet, type StateTable } from "../knowledge/sheet.ts";
+import type { LintRule, Sheet } from "../knowledge/sheet.ts";
+import { FREQUENCIES, type StateTable } from "../knowledge/state-tables.ts";
 import { separation } from "../next/compare.ts";
 import { takenForEvidence } from "./ground.ts";
 import { PAIRS, type Telling } from "./pairs.ts";

@@ -6,7 +6,8 @@ import { dirname, join } from "node:path";
 import { expect } from "chai";
 import { DANGER_TIERS } from "../find/taxa.ts";
 import { AGES, type CharacterId } from "../find/vocabulary.ts";
-import { type Sheet, tablesOf } from "../knowledge/sheet.ts";
+import type { Sheet } from "../knowledge/sheet.ts";
+import { tablesOf } from "../knowledge/state-tables.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 
 const sheetOf = (id: string): Sheet => {

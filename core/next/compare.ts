@@ -2,7 +2,8 @@
 import { type Age, CHARACTER_IDS, type CharacterId, canBeHard, definitionOf, type Family } from "../find/vocabulary.ts";
 import { MASKS } from "../judge/mask-table.ts";
 import { SHARE } from "../judge/ranking.ts";
-import { type Sheet, type StateTable, tablesOf } from "../knowledge/sheet.ts";
+import type { Sheet } from "../knowledge/sheet.ts";
+import { type StateTable, tablesOf } from "../knowledge/state-tables.ts";
 
 /** One character that separates two kinds. */
 export interface Difference {

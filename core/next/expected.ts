@@ -3,7 +3,8 @@ import type { Body, Measures } from "../find/schema.ts";
 import type { CharacterId } from "../find/vocabulary.ts";
 import type { Look } from "../judge/looks.ts";
 import type { BodyScene } from "../judge/scene.ts";
-import { FREQUENCIES, type Sheet, type StateTable, tablesOf } from "../knowledge/sheet.ts";
+import type { Sheet } from "../knowledge/sheet.ts";
+import { FREQUENCIES, type StateTable, tablesOf } from "../knowledge/state-tables.ts";
 
 const NOWHERE: ReadonlySet<string> = new Set();
 

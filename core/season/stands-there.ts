@@ -4,7 +4,8 @@ import type { Place } from "../find/schema.ts";
 import { DANGER_TIERS, type Tier } from "../find/taxa.ts";
 import { definitionOf } from "../find/vocabulary.ts";
 import { isInMonths } from "../judge/season.ts";
-import { type Sheet, tablesOf } from "../knowledge/sheet.ts";
+import type { Sheet } from "../knowledge/sheet.ts";
+import { tablesOf } from "../knowledge/state-tables.ts";
 import { compareSheets } from "../next/compare.ts";
 
 /** What the season needs of a sheet. */

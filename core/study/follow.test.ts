@@ -3,7 +3,7 @@ import { uniformFloat64 } from "pure-rand/distribution/uniformFloat64";
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
 import { findSchema } from "../find/schema.ts";
 import { judge } from "../judge/judge.ts";
-import { tablesOf } from "../knowledge/sheet.ts";
+import { tablesOf } from "../knowledge/state-tables.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import type { Chance } from "../trainer/chance.ts";
 import { drawSite, drawSpecimen } from "../trainer/specimen.ts";

@@ -16,7 +16,8 @@ import {
   WEARS,
 } from "../find/vocabulary.ts";
 import { type Knowledge, shelve } from "../knowledge/knowledge.ts";
-import { type Sheet, tablesOf } from "../knowledge/sheet.ts";
+import type { Sheet } from "../knowledge/sheet.ts";
+import { tablesOf } from "../knowledge/state-tables.ts";
 import { SHIPPED } from "./shipped.ts";
 
 export const BODY_CHARACTERS = CHARACTER_IDS.filter((id) => definitionOf(id).of === "body");

@@ -14,7 +14,8 @@ import type { Conditions } from "../judge/body-conditions.ts";
 import type { Look } from "../judge/looks.ts";
 import { masksInForce } from "../judge/masks.ts";
 import { SHARE } from "../judge/ranking.ts";
-import type { Sheet, StateTable } from "../knowledge/sheet.ts";
+import type { Sheet } from "../knowledge/sheet.ts";
+import type { StateTable } from "../knowledge/state-tables.ts";
 import { type Chance, happens, pick, pickByWeight } from "./chance.ts";
 
 /** How often a thing happens in the simulated wood (our own settings; the study is of the logic, not of the weather). */

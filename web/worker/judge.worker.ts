@@ -1,12 +1,11 @@
 /** Judges in a thread of its own, from the same core and sheets as the server: no network is needed for an answer. */
 import "../no-code-from-text.ts";
-import { sheets } from "virtual:sheets";
+import { shelf } from "virtual:sheets";
 import {
   type AnswerSummary,
   assess,
   carefulUnion,
   compareSheets,
-  compileSheets,
   type DangerAnswer,
   type Difference,
   type Figure,
@@ -22,7 +21,7 @@ import {
   type Reading,
   type Sheet,
   summarise,
-  unpackSheets,
+  unpackShelf,
 } from "@jittery-cap/core";
 import type { KitchenSheet } from "@jittery-cap/core/kitchen";
 import type { SeasonSheet, TellingLook } from "@jittery-cap/core/season";
@@ -30,19 +29,14 @@ import { expose } from "comlink";
 import { type ShownAnswer, shownAnswer } from "../standing/shown-answer.ts";
 import type { practiceRoom } from "./practice-room.ts";
 
-const compiled = compileSheets(unpackSheets(sheets));
+/** Checked when it was packed, and in the same file as the program. */
+const knowledge: Knowledge = unpackShelf(shelf);
 let search: ((query: string) => readonly NameMatch[]) | undefined;
-
-/** @throws when the sheets that were shipped are not well formed; the screen then says hold */
-function knowledge(): Knowledge {
-  if (!compiled.ok) throw new Error("the knowledge sheets are not well formed");
-  return compiled.value;
-}
 
 /** The trainer over the shelf; made when somebody practises. */
 let practising: Promise<ReturnType<typeof practiceRoom>> | undefined;
 function room(): Promise<ReturnType<typeof practiceRoom>> {
-  practising ??= import("./practice-room.ts").then((module) => module.practiceRoom(knowledge()));
+  practising ??= import("./practice-room.ts").then((module) => module.practiceRoom(knowledge));
   return practising;
 }
 type Room = ReturnType<typeof practiceRoom>;
@@ -102,28 +96,28 @@ const lineOf = ({ id, names, tier }: Sheet): SheetLine => ({
 const judge = {
   /** The answer to a find, without the evidence in words. */
   assess(find: Find): ShownAnswer {
-    return shownAnswer(assess(find, knowledge()));
+    return shownAnswer(assess(find, knowledge));
   },
 
   /** What speaks for and against each danger, and the kind that the find seems to be. */
   evidence(find: Find): EvidenceTold {
-    const { dangers, candidates } = assess(find, knowledge());
+    const { dangers, candidates } = assess(find, knowledge);
     return { dangers: inFull(dangers), seems: candidates.find((one) => one.fits)?.sheet ?? candidates[0]?.sheet };
   },
 
   /** What is kept of the answer to a find: without a plan, and quicker for it. */
   summarise(find: Find): AnswerSummary {
-    return summarise(find, knowledge());
+    return summarise(find, knowledge);
   },
 
   /** The edition of the sheets that are judged by. */
   edition(): string {
-    return knowledge().edition;
+    return knowledge.edition;
   },
 
   /** What would follow if one thing seen were wrong. */
   ifWrong(find: Find): readonly IfWrong[] {
-    return ifWrong(find, knowledge());
+    return ifWrong(find, knowledge);
   },
 
   /** Where the halves and the deposit seem to lie in a picture. */
@@ -141,7 +135,7 @@ const judge = {
   /** Sizes of spores as the sheets of what this may be and of the nearest dangers tell them, µm. */
   sporeBoxes(ids: readonly string[]): readonly SporeBox[] {
     return ids.flatMap((id) => {
-      const sheet = knowledge().byId.get(id);
+      const sheet = knowledge.byId.get(id);
       const [length, width] = [sheet?.sizes?.sporeLengthUm, sheet?.sizes?.sporeWidthUm];
       return sheet === undefined || length === undefined || width === undefined
         ? []
@@ -151,22 +145,22 @@ const judge = {
 
   /** Two devices' records of a find as one, where that permits no more than either. */
   union(mine: Find, theirs: Find): Find | undefined {
-    return carefulUnion(mine, theirs, knowledge());
+    return carefulUnion(mine, theirs, knowledge);
   },
 
   /** Every sheet, dangers first, by common name. */
   listSheets(): { readonly dangers: readonly SheetLine[]; readonly sought: readonly SheetLine[] } {
     const sorted = (sheets: readonly Sheet[]) =>
       sheets.map(lineOf).sort((one, other) => one.common.localeCompare(other.common, "en"));
-    return { dangers: sorted(knowledge().dangers), sought: sorted(knowledge().sought) };
+    return { dangers: sorted(knowledge.dangers), sought: sorted(knowledge.sought) };
   },
 
   /** Sheets by a name, misspelt or old or foreign, nearest first. */
   async searchNames(query: string): Promise<readonly (NameMatch & SheetLine)[]> {
     const { nameSearch } = await import("./names.ts");
-    search ??= nameSearch(knowledge().sheets);
+    search ??= nameSearch(knowledge.sheets);
     return search(query).flatMap((match) => {
-      const sheet = knowledge().byId.get(match.sheet);
+      const sheet = knowledge.byId.get(match.sheet);
       return sheet === undefined ? [] : [{ ...match, ...lineOf(sheet) }];
     });
   },
@@ -174,7 +168,7 @@ const judge = {
   /** What a hospital wants to know of dangers: their names, poison and hours of onset. */
   dangerFacts(ids: readonly string[]): readonly Pick<Sheet, "id" | "names" | "syndrome" | "onsetHours" | "tier">[] {
     return ids.flatMap((id) => {
-      const sheet = knowledge().byId.get(id);
+      const sheet = knowledge.byId.get(id);
       if (sheet === undefined) return [];
       const { names, tier, syndrome, onsetHours } = sheet;
       return [
@@ -191,7 +185,7 @@ const judge = {
 
   /** What of every sheet that is for the pot the kitchen needs. */
   kitchenSheets(): readonly KitchenSheet[] {
-    return knowledge().sought.map(({ id, names, tier, handling, keeping, buttonLike }) => ({
+    return knowledge.sought.map(({ id, names, tier, handling, keeping, buttonLike }) => ({
       id,
       names,
       tier,
@@ -204,7 +198,7 @@ const judge = {
   /** What of every sheet the season needs. */
   async seasonSheets(): Promise<readonly SeasonSheet[]> {
     const { seasonSheet } = await import("./season-sheets.ts");
-    return knowledge().sheets.map(seasonSheet);
+    return knowledge.sheets.map(seasonSheet);
   },
 
   /** The one look that tells each danger from what it is taken for, with its drawing. */
@@ -215,7 +209,7 @@ const judge = {
       import("./sheet-figures.ts"),
       import("./season-sheets.ts"),
     ]);
-    const { byId } = knowledge();
+    const { byId } = knowledge;
     return asked.flatMap(({ id, takenFor }): ToldDanger[] => {
       const sheet = byId.get(id);
       const sought = takenFor === undefined ? undefined : byId.get(takenFor);
@@ -234,7 +228,7 @@ const judge = {
   /** One sheet, or undefined where there is none of that id. */
   async openSheet(id: string): Promise<OpenSheet | undefined> {
     const { figuresOf } = await import("./sheet-figures.ts");
-    const { byId } = knowledge();
+    const { byId } = knowledge;
     const sheet = byId.get(id);
     if (sheet === undefined) return undefined;
     const lines = (ids: readonly string[]) =>
@@ -248,7 +242,7 @@ const judge = {
   /** What tells two kinds apart, or undefined where one of them has no sheet. */
   async compare(one: string, other: string): Promise<Comparison | undefined> {
     const { figuresOf } = await import("./sheet-figures.ts");
-    const { byId } = knowledge();
+    const { byId } = knowledge;
     const [first, second] = [byId.get(one), byId.get(other)];
     if (first === undefined || second === undefined) return undefined;
     return {
