@@ -2,9 +2,10 @@
 import { spawn } from "node:child_process";
 import { rmSync, writeFileSync } from "node:fs";
 import { fileURLToPath } from "node:url";
-import { type Browser, chromium, type Page } from "playwright-core";
+import type { Browser, Page } from "playwright-core";
 import { INVENTED } from "../demo/invented-people.ts";
 import { seasonFinds } from "../demo/season.ts";
+import { launchBrowser } from "../e2e/application.ts";
 import { type KitchenFind, kitchenFind, sit, sortAll, tickAll } from "../e2e/kitchen-finds.ts";
 import { cookieOfInvented } from "../server/tests/sign-in.ts";
 import { AFTERNOON, DESK, NOBODY, PHONE, type Picture } from "./picture.ts";
@@ -226,10 +227,7 @@ const only = process.argv.slice(2);
 const address = process.env.ADDRESS;
 const application = address === undefined ? await startApplication() : { address, stop: () => Promise.resolve() };
 try {
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-    args: ["--no-sandbox", "--disable-gpu"],
-  });
+  const browser = await launchBrowser();
   try {
     for (const picture of PICTURES)
       if (only.length === 0 || only.includes(picture.name)) await take(browser, application.address, picture);
