@@ -69,13 +69,22 @@ describe("the check without a browser", () => {
     ["future version", { ...find, version: 9 }, /version/],
     ["no JSON", "{ not json", /is not JSON/],
   ];
-  for (const [what, content, error] of broken)
-    it(`answers a file with ${what} with status 2 and a path, and prints nothing`, () => {
-      const { status, stdout, stderr } = run([file("good.json", find), file("bad.json", content)]);
-      expect(status).to.equal(2);
-      expect(stdout).to.equal("");
-      expect(stderr).to.match(error).and.to.contain("bad.json");
-    });
+  it("tells of every bad file what is wrong in it and where, with status 2, and prints nothing of a good one", () => {
+    const files = broken.map(([what, content]) => file(`${what}.json`, content));
+    const { status, stdout, stderr } = run([file("good.json", find), ...files]);
+    expect(status).to.equal(2);
+    expect(stdout).to.equal("");
+    const lines = stderr.split("\n");
+    for (const [what, , error] of broken)
+      expect(
+        lines.some((line) => line.includes(`${what}.json: `) && error.test(line)),
+        what,
+      ).to.equal(true);
+  });
+
+  it("answers one bad file alone with status 2", () => {
+    expect(run([file("alone.json", { ...find, version: 9 })]).status).to.equal(2);
+  });
 
   it("answers a missing file and a missing argument with status 2", () => {
     expect(run([join(folder, "nowhere.json")]).status).to.equal(2);
