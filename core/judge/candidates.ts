@@ -64,7 +64,7 @@ export function candidatesOf(tables: Tables, scene: Scene, rules: RulesInForce):
     {
       body: undefined,
       looks: [...scene.site.values()].map((look) => soughtLook(tables, look, undefined)),
-      offSize: new Map(),
+      offSize: undefined,
     },
     ...scene.bodies.map((body) => weighedBody(tables, body)),
   ];
@@ -83,7 +83,13 @@ interface SoughtLook {
 interface Weighed {
   readonly body: BodyScene | undefined;
   readonly looks: readonly SoughtLook[];
-  readonly offSize: ReadonlyMap<number, boolean>;
+  readonly offSize: OffSize | undefined;
+}
+
+/** By row, how many measures lie outside, and whether any of them is hard. */
+interface OffSize {
+  readonly count: Uint8Array;
+  readonly hard: Uint8Array;
 }
 
 function soughtLook(tables: Tables, look: Look, body: BodyScene | undefined): SoughtLook {
@@ -97,10 +103,15 @@ function soughtLook(tables: Tables, look: Look, body: BodyScene | undefined): So
 }
 
 function weighedBody(tables: Tables, body: BodyScene): Weighed {
-  const offSize = new Map<number, boolean>();
-  weighSizes(tables, body.body, (row, _family, hard) => offSize.set(row, hard || offSize.get(row) === true));
+  const offSize = { count: new Uint8Array(tables.sheets.length), hard: new Uint8Array(tables.sheets.length) };
+  weighSizes(tables, body.body, (row, _family, hard) => {
+    offSize.count[row] = (offSize.count[row] ?? 0) + 1;
+    if (hard) offSize.hard[row] = 1;
+  });
   return { body, looks: [...body.looks.values()].map((look) => soughtLook(tables, look, body)), offSize };
 }
+
+const isOffSize = (offSize: OffSize | undefined, row: number): boolean => (offSize?.count[row] ?? 0) > 0;
 
 /** What speaks against each row, in numbers. */
 interface Tally {
@@ -124,7 +135,7 @@ function tallyOf(tables: Tables, weighed: readonly Weighed[]): Tally {
     const before = odd[row] ?? 0;
     odd[row] = before === 0 || before === character ? character : MORE;
   };
-  for (const { body, looks, offSize } of weighed) {
+  for (const { looks, offSize } of weighed) {
     for (const { look, hard, weighing } of looks) {
       const number = hard ? MORE : CHARACTER_IDS.indexOf(look.character) + 1;
       for (let row = 0; row < rows; row += 1) {
@@ -134,11 +145,12 @@ function tallyOf(tables: Tables, weighed: readonly Weighed[]): Tally {
         else doubted[row] = 1;
       }
     }
-    for (const [row, hard] of offSize) {
-      const sheet = tables.sheets[row];
-      if (body === undefined || sheet === undefined) continue;
-      against(row, hard ? MORE : SIZE_NUMBER);
-      contradicted[row] = (contradicted[row] ?? 0) + sizePoints(sheet, body.body).length - 1;
+    if (offSize === undefined) continue;
+    for (let row = 0; row < rows; row += 1) {
+      const count = offSize.count[row] ?? 0;
+      if (count === 0) continue;
+      against(row, offSize.hard[row] === 1 ? MORE : SIZE_NUMBER);
+      contradicted[row] = (contradicted[row] ?? 0) + count - 1;
     }
   }
   return { contradicted, doubted, odd };
@@ -234,7 +246,7 @@ function toldOf(sheet: Sheet, row: number, weighed: readonly Weighed[]): Told {
       if (kind !== CONTRADICTS && kind !== MASKED) continue;
       tell(kind === CONTRADICTS && look.sure ? contradictions : doubts, () => point(row));
     }
-    if (body !== undefined && offSize.has(row))
+    if (body !== undefined && isOffSize(offSize, row))
       for (const point of sizePoints(sheet, body.body)) tell(contradictions, () => point);
   }
   return { contradictions, doubts };
@@ -245,7 +257,7 @@ function oddOf(sheet: Sheet, row: number, weighed: readonly Weighed[]): OddChara
   for (const { body, looks, offSize } of weighed) {
     const look = looks.find((one) => one.weighing[row] === CONTRADICTS && one.look.sure);
     if (look !== undefined) return oddLook(sheet, look.look, body);
-    if (body !== undefined && offSize.has(row)) return oddSize(sizePoints(sheet, body.body)[0]);
+    if (body !== undefined && isOffSize(offSize, row)) return oddSize(sizePoints(sheet, body.body)[0]);
   }
   return undefined;
 }

@@ -7,7 +7,7 @@ import { familyBit, familyBitOf } from "./families.ts";
 import type { Look } from "./looks.ts";
 import { type BodyScene, type Inherited, undoesQuickLook } from "./scene.ts";
 import { sizePoints, weighSizes } from "./sizes.ts";
-import { AGREES, isAgainst, MASKED, masksBehind, NEVER, type Weighing, weigh } from "./weigh.ts";
+import { AGREES, isAgainst, MASKED, masksBehind, NEVER, SILENT, type Weighing, weigh } from "./weigh.ts";
 
 export const STATUSES = ["stands", "one-mistake", "two-mistakes", "ruled-out"] as const;
 /**
@@ -91,12 +91,11 @@ export function weighBody(
   const twice = new Uint16Array(size);
   const never = new Uint16Array(size);
   const hard = new Uint8Array(size);
-  const add = (row: number, bit: number) => {
-    several[row] = (several[row] ?? 0) | ((own[row] ?? 0) & bit);
-    own[row] = (own[row] ?? 0) | bit;
-  };
   weighSizes(dangers, body.body, (row, family, isHard) => {
-    add(row, familyBit(family));
+    const bit = familyBit(family);
+    const before = own[row] ?? 0;
+    several[row] = (several[row] ?? 0) | (before & bit);
+    own[row] = before | bit;
     if (isHard) hard[row] = 1;
   });
   for (const { look, weighing } of looks) {
@@ -107,13 +106,19 @@ export function weighBody(
     const again = others.flatMap((other) =>
       other.looks.filter((one) => one.look.character === look.character && one.look.sure),
     );
+    const mayClear = undoes !== 0 && isHard === 0;
     for (let row = 0; row < size; row += 1) {
-      const kind = weighing[row];
-      if (kind === MASKED && undoes !== 0 && isHard === 0) softened[row] = 1;
-      if (!isAgainst(kind)) continue;
-      add(row, bit);
-      fragile[row] = (fragile[row] ?? 0) | undoes;
-      hard[row] = (hard[row] ?? 0) | isHard;
+      const kind = weighing[row] ?? SILENT;
+      if (kind < MASKED) continue;
+      if (kind === MASKED) {
+        if (mayClear) softened[row] = 1;
+        continue;
+      }
+      const before = own[row] ?? 0;
+      several[row] = (several[row] ?? 0) | (before & bit);
+      own[row] = before | bit;
+      if (undoes !== 0) fragile[row] = (fragile[row] ?? 0) | undoes;
+      if (isHard !== 0) hard[row] = 1;
       if (kind !== NEVER) continue;
       hard[row] = 1;
       // gills and print are one family, and two looks: two slips would be needed here as well

@@ -102,10 +102,10 @@ function isForeign(sheet: Sheet, { place }: Find, rules: RulesInForce): boolean 
   );
 }
 
-/** How one danger stands on one body; of a body that the find does not have it stands. */
-export function statusOn({ weighed, rules }: Judgement, { row }: DangerDistance, body: string): Status {
+/** How dangers stand on one body; on a body that the find does not have they stand. */
+export function statusesOn({ weighed, rules }: Judgement, body: string): (danger: DangerDistance) => Status {
   const on = weighed.find((one) => one.body.body.id === body);
-  return on === undefined ? "stands" : statusIn(on, row, rules.distance);
+  return ({ row }) => (on === undefined ? "stands" : statusIn(on, row, rules.distance));
 }
 
 /** Why a danger stands where it does on one body, in words. Made when it is asked for: there are many dangers. */
@@ -129,12 +129,38 @@ export function weighAll(dangers: Tables, scene: Scene): readonly BodyWeighing[]
   );
 }
 
-/** The rows of a table, the smallest number first, of equals the likeliest, and then as they come. */
-function orderOf(first: Uint8Array | Uint16Array, likeliness: Float64Array): number[] {
-  return Array.from({ length: first.length }, (_, row) => row).sort(
-    (one, other) =>
-      (first[one] ?? 0) - (first[other] ?? 0) || (likeliness[other] ?? 0) - (likeliness[one] ?? 0) || one - other,
-  );
+/**
+ * The rows of a table, the smallest number first, of equals the likeliest, and then as they come. All three as one whole
+ * number a row, since numbers are sorted many times as fast as anything that has to be compared by a function.
+ */
+function orderOf(first: Uint8Array | Uint16Array, likeliness: Float64Array): Uint32Array {
+  const size = first.length;
+  const ascending = likeliness.slice().sort();
+  const keys = new Float64Array(size);
+  for (let row = 0; row < size; row += 1) {
+    const likelier = size - placeOf(likeliness[row] ?? 0, ascending);
+    // below 2^53 on any shelf of less than a hundred thousand sheets
+    keys[row] = ((first[row] ?? 0) * (size + 1) + likelier) * size + row;
+  }
+  keys.sort();
+  const order = new Uint32Array(size);
+  for (let place = 0; place < size; place += 1) {
+    const key = keys[place] ?? 0;
+    order[place] = key - Math.floor(key / size) * size;
+  }
+  return order;
+}
+
+/** The first place of a value among ascending ones. */
+function placeOf(value: number, ascending: Float64Array): number {
+  let low = 0;
+  let high = ascending.length;
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if ((ascending[middle] ?? 0) < value) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 /** Every danger with its standing, nearest first: fewest mistakes, then likeliest. */

@@ -5,7 +5,7 @@ import type { Sheet } from "../knowledge/sheet.ts";
 import { type ConditionCode, dangersStand, NAMED, REASON_WORDS } from "../words/reason-words.ts";
 import { type Candidate, HOUSE_RULE_WORDS } from "./candidates.ts";
 import { concernsOf } from "./condition.ts";
-import { type DangerDistance, type Judgement, type Refusals, statusOn } from "./judge.ts";
+import { type DangerDistance, type Judgement, type Refusals, statusesOn } from "./judge.ts";
 import type { Reason } from "./reason.ts";
 
 export const VERDICTS = ["leave", "hold", "basket"] as const;
@@ -101,9 +101,8 @@ function bodyVerdict(
       body: id,
     }),
   );
-  const standing = judgement.dangers.filter(
-    (danger) => !danger.aside && statusOn(judgement, danger, id) !== "ruled-out",
-  );
+  const statusOf = statusesOn(judgement, id);
+  const standing = judgement.dangers.filter((danger) => !danger.aside && statusOf(danger) !== "ruled-out");
   const own: Reason[] = standing.length > 0 ? [dangersReason(standing, id)] : [];
   const others = findHolds.filter((reason) => reason.code !== "dangers-stand");
   const verdict: Verdict =
@@ -277,8 +276,9 @@ function onlyButtons({ body }: Refusals, judgement: Judgement): Reason[] {
   const { scene, dangers } = judgement;
   const isButton = (age: string | undefined) => age === "egg" || age === "button";
   if (!isButton(body.body.age) || !scene.bodies.every((one) => isButton(one.body.age))) return [];
+  const statusOf = statusesOn(judgement, body.body.id);
   const alike = dangers.filter(
-    (danger) => !danger.aside && danger.sheet.buttonLike && statusOn(judgement, danger, body.body.id) !== "ruled-out",
+    (danger) => !danger.aside && danger.sheet.buttonLike && statusOf(danger) !== "ruled-out",
   );
   const [first] = alike;
   if (first === undefined) return [];

@@ -25,18 +25,18 @@ export function atStake({ dangers, candidates, scene, knowledge }: Judgement): A
     .filter((one) => one.standing.length > 0);
   for (const character of CHARACTER_IDS) {
     const ofSite = definitionOf(character).of === "site";
-    const moved = new Set<string>();
+    const moved = new Uint8Array(dangerTables.sheets.length);
     for (const { scene: body, conditions, standing: onBody } of bodies)
       for (const look of expectedLook(supposed.sheet, character, ofSite ? undefined : body, false)) {
         const weighing = ofSite
           ? weigh(dangerTables, look, undefined, undefined, false)
           : weigh(dangerTables, look, body.body.age, conditions, false);
-        for (const { row, sheet } of onBody) if (isAgainst(weighing[row])) moved.add(sheet.id);
+        for (const { row } of onBody) if (isAgainst(weighing[row])) moved[row] = 1;
       }
     // in the order of the dangers, whichever body each is nearest on
-    if (moved.size > 0)
-      stakes[character] =
-        bodies.length === 1 ? [...moved] : standing.flatMap(({ sheet }) => (moved.has(sheet.id) ? [sheet.id] : []));
+    const theirs: string[] = [];
+    for (const { row, sheet } of standing) if (moved[row] === 1) theirs.push(sheet.id);
+    if (theirs.length > 0) stakes[character] = theirs;
   }
   return stakes;
 }

@@ -39,17 +39,17 @@ export function isAttainable({ atLeast, groups }: Demand): boolean {
  */
 export function cheapestCover({ costs, demands }: CoverProblem): Cover | undefined {
   if (!demands.every(isAttainable)) return undefined;
-  const active: Demand[] = [];
-  let waiting = demands.filter((demand) => demand.atLeast > 0);
+  const active = new Set<Demand>();
+  let waiting = byChoices(demands.filter((demand) => demand.atLeast > 0));
   let chosen: number[] = [];
   for (;;) {
-    const taken = new Set(chosen);
-    waiting = waiting.filter((demand) => !active.includes(demand));
-    const unmet = waiting.filter((demand) => lackOf(demand, taken, NONE) !== "met");
-    const [first] = unmet;
-    if (first === undefined) break;
-    active.push(...hardestOf(unmet));
-    chosen = partsOf(active).flatMap((part) => cheapestOfPart(costs, part));
+    const taken = new Uint8Array(costs.length);
+    for (const test of chosen) taken[test] = 1;
+    waiting = waiting.filter((demand) => !active.has(demand));
+    const unmet = waiting.filter((demand) => !isMet(demand, taken));
+    if (unmet.length === 0) break;
+    for (const demand of hardestOf(unmet)) active.add(demand);
+    chosen = partsOf([...active]).flatMap((part) => cheapestOfPart(costs, part));
   }
   return {
     chosen: chosen.sort((one, other) => one - other),
@@ -57,19 +57,36 @@ export function cheapestCover({ costs, demands }: CoverProblem): Cover | undefin
   };
 }
 
-const NONE: ReadonlySet<number> = new Set();
+/** Whether the tests taken meet a demand. */
+function isMet({ atLeast, groups }: Demand, taken: Uint8Array): boolean {
+  let hit = 0;
+  // plain loops: many thousand demands are gone through again and again
+  for (const group of groups)
+    for (const test of group)
+      if (taken[test] === 1) {
+        hit += 1;
+        if (hit >= atLeast) return true;
+        break;
+      }
+  return hit >= atLeast;
+}
+
+/** Those with the fewest tests to choose from first. */
+function byChoices(demands: readonly Demand[]): Demand[] {
+  return demands
+    .map((demand) => ({ demand, choices: demand.groups.reduce((sum, group) => sum + group.length, 0) }))
+    .sort((one, other) => one.choices - other.choices)
+    .map(({ demand }) => demand);
+}
 
 /** At most so many unmet demands join at a time. */
 const JOINING = 4;
 
-/** The unmet demands with the fewest tests to choose from, none sharing a test with one before it. */
+/** The first of some unmet demands, the hardest first, none sharing a test with one before it. */
 function hardestOf(unmet: readonly Demand[]): Demand[] {
-  const sized = unmet
-    .map((demand) => ({ demand, choices: demand.groups.reduce((sum, group) => sum + group.length, 0) }))
-    .sort((one, other) => one.choices - other.choices);
   const spoken = new Set<number>();
   const joining: Demand[] = [];
-  for (const { demand } of sized) {
+  for (const demand of unmet) {
     if (joining.length === JOINING) break;
     const tests = demand.groups.flat();
     if (tests.some((test) => spoken.has(test))) continue;

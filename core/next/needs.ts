@@ -11,6 +11,8 @@ import { secondBit, secondLooksFor } from "./second-looks.ts";
 export interface Need {
   readonly body: string;
   readonly dangers: readonly DangerDistance[];
+  /** What they weigh together, by their tiers. */
+  weight: number;
   /** Families that already speak against them, and their second looks. */
   families: number;
   hard: boolean;
@@ -57,14 +59,16 @@ export function needsOf({ dangers, scene, weighed, rules }: Judgement, options: 
       const hash = keys.hash(row);
       const sameHash = alike.get(hash);
       const known = sameHash?.find(({ need }) => keys.areEqual(need.row, row));
+      const weight = TIER_WEIGHT[danger.sheet.tier] ?? 1;
       if (known !== undefined) {
         known.dangers.push(danger);
+        known.need.weight += weight;
         continue;
       }
       const set = on.families[row] ?? 0;
       const families = set | secondBit(set & (on.twice[row] ?? 0));
       const its = [danger];
-      const need: Need = { body: body.id, dangers: its, families, hard: on.hard[row] === 1, row, reach };
+      const need: Need = { body: body.id, dangers: its, weight, families, hard: on.hard[row] === 1, row, reach };
       needs.push(need);
       if (sameHash === undefined) alike.set(hash, [{ need, dangers: its }]);
       else sameHash.push({ need, dangers: its });
@@ -158,12 +162,21 @@ export function helping(need: Need, option: number, asked: number): readonly Res
   const results = need.reach.byOption.get(option);
   if (results === undefined) return NO_RESULTS;
   const short = countBits(need.families) < asked;
-  return results.filter(
-    (one) =>
-      hitsNeed(one, need) &&
-      (short ? (need.families & one.family) === 0 || (!need.hard && isHardOn(one, need)) : isHardOn(one, need)),
-  );
+  return results.filter((one) => hitsNeed(one, need) && helps(one, need, short));
 }
+
+/** Whether anything of an option still helps an open need. */
+export function isHelped(need: Need, option: number, asked: number): boolean {
+  if (!isOpen(need, asked)) return false;
+  const short = countBits(need.families) < asked;
+  for (const one of need.reach.byOption.get(option) ?? NO_RESULTS)
+    if (hitsNeed(one, need) && helps(one, need, short)) return true;
+  return false;
+}
+
+/** Whether a result that speaks against a need brings what it lacks: a further family where it is short of them, or a hard one. */
+const helps = (one: Result, need: Need, short: boolean): boolean =>
+  short ? (need.families & one.family) === 0 || (!need.hard && isHardOn(one, need)) : isHardOn(one, need);
 
 /** Takes an option's expected results into account. */
 export function take(needs: readonly Need[], option: number): void {

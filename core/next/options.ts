@@ -52,8 +52,9 @@ export function optionsOf({ scene, knowledge }: Judgement, supposed: Sheet): Opt
   const options: Option[] = [];
   const dangers = knowledge.dangerTables;
   const alone = tablesOfSheets([supposed]);
+  const power = powersOf(dangers, alone);
   const said = (looks: readonly Look[], age: Age | undefined, conditions: Conditions | undefined): Against[] =>
-    looks.map((look) => againstOf(dangers, alone, look, age, conditions));
+    looks.map((look) => againstOf(dangers, look, age, conditions, power(look.character, age)));
   for (const test of FIELD_TESTS) {
     if (test.of === "site") {
       const looks = test.shows
@@ -112,30 +113,50 @@ function borrowersOf(test: FieldTest, body: BodyScene, bodies: readonly BodyScen
 
 function againstOf(
   dangers: Tables,
-  supposed: Tables,
   look: Look,
   age: Age | undefined,
   conditions: Conditions | undefined,
+  power: Against["power"],
 ): Against {
   const hit = isHardLook(look.character, age, look.states) ? 2 : 1;
-  const hits = weigh(dangers, look, age, conditions, false).map((kind) =>
-    kind === NEVER ? HITS_NEVER : kind === CONTRADICTS ? hit : 0,
-  );
-  const theirs = dangers.column(look.character, age);
-  const mine = supposed.column(look.character, age);
+  const weighing = weigh(dangers, look, age, conditions, false);
+  const hits = new Uint8Array(weighing.length);
+  for (let row = 0; row < hits.length; row += 1) {
+    const kind = weighing[row];
+    if (kind === CONTRADICTS) hits[row] = hit;
+    else if (kind === NEVER) hits[row] = HITS_NEVER;
+  }
   return {
     character: look.character,
     family: familyBitOf(look.character),
     hits,
     never: hits.includes(HITS_NEVER),
-    power: remembered(
-      hits.length,
-      (row) => shareOutside(mine, 0, theirs.listed[row] ?? 0) * shareOutside(theirs, row, mine.listed[0] ?? 0),
-    ),
+    power,
   };
 }
 
-/** The same worked out once a row: several bodies ask it of the same dangers. */
+/** How well each character at each age tells the dangers from the supposed kind: the same for every body of that age. */
+function powersOf(
+  dangers: Tables,
+  supposed: Tables,
+): (character: CharacterId, age: Age | undefined) => Against["power"] {
+  const known = new Map<string, Against["power"]>();
+  return (character, age) => {
+    const key = `${character} ${age ?? ""}`;
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const theirs = dangers.column(character, age);
+    const mine = supposed.column(character, age);
+    const power = remembered(
+      dangers.sheets.length,
+      (row) => shareOutside(mine, 0, theirs.listed[row] ?? 0) * shareOutside(theirs, row, mine.listed[0] ?? 0),
+    );
+    known.set(key, power);
+    return power;
+  };
+}
+
+/** The same worked out once a row: several results ask it of the same dangers. */
 function remembered(rows: number, of: (row: number) => number): (row: number) => number {
   let known: Float64Array | undefined;
   return (row) => {

@@ -6,18 +6,17 @@
  */
 
 import { theKind } from "../find/the-kind.ts";
-import type { CharacterId } from "../find/vocabulary.ts";
 import type { Candidate, Contradiction } from "../judge/candidates.ts";
 import { agreementOf } from "../judge/contradictions.ts";
 import { evidenceOf, type Judgement } from "../judge/judge.ts";
 import { AGES_MUST, type Proofs, proofsOf } from "../judge/musts.ts";
 import type { Ruling } from "../judge/verdict.ts";
 import type { Must } from "../knowledge/sheet.ts";
-import type { Measure } from "../knowledge/tables.ts";
 import { type CoverProblem, cheapestCover, isAttainable } from "./cover.ts";
 import { type FieldTest, testWords } from "./field-tests.ts";
 import { furtherOf } from "./further.ts";
-import { demandsOf, helping, hitsNeed, isHardOn, isOpen, type Need, needsOf, TIER_WEIGHT, take } from "./needs.ts";
+import { demandsOf, hitsNeed, isHardOn, isHelped, isOpen, type Need, needsOf, TIER_WEIGHT, take } from "./needs.ts";
+import { openedBy, SOFT_SHARE } from "./opened-by.ts";
 import { type Option, optionsOf, showsMust } from "./options.ts";
 import { byRatio } from "./order.ts";
 import type { CannotSettle, Further, Opens, Plan, PlannedTest } from "./planned.ts";
@@ -27,8 +26,6 @@ import { settledTogether } from "./together.ts";
 const ODDS_OF_DANGER = 0.5;
 /** How likely a must is to fail of itself (our own scale; it only orders the tests). */
 const ODDS_OF_A_MUST_FAILING = 0.02;
-/** Soft points never rule out alone, and a nose or a colour is easily mistaken: they are worth less than a hard one. */
-const SOFT_SHARE = 0.25;
 const MINUTES_A_WAITING_HOUR = 4;
 const MINUTES_FOR_SPOILING = 1;
 
@@ -63,14 +60,14 @@ export function planNext(
     ...chosen.map((index) => {
       const option = options[index];
       if (option === undefined) return [];
-      const moves = movedBy(index, needs, asked);
-      const opens = openedBy(option, index, needs, asked, musts, supposed);
+      const helped = needs.filter((need) => isHelped(need, index, asked));
+      const opens = openedBy(option, index, helped, asked, musts, supposed);
       const shows = supposed.mustsMissing.filter((must) => showsMust(option, supposed.sheet, must.character, proofs));
       take(needs, index);
       return [
         planned(
           option,
-          moves,
+          onDemand(() => movedIn(helped)),
           opens,
           shows.map((must) => must.says),
         ),
@@ -116,7 +113,7 @@ function jointly(option: Option | undefined, sheets: readonly string[]): Planned
   const character = option?.looks[0]?.character ?? option?.against[0]?.character;
   if (option === undefined || character === undefined) return [];
   const of = option.body === undefined ? {} : { body: option.body.body.id };
-  return [planned(option, sheets, { ...of, character }, [])];
+  return [planned(option, () => sheets, { ...of, character }, [])];
 }
 
 const minutesOf = (tests: readonly PlannedTest[]): number => tests.reduce((sum, test) => sum + test.minutes, 0);
@@ -153,40 +150,6 @@ function whyNothingHelps(
     ? "No sheet on this shelf comes near, so no test here can name it: keep it out, and show it to somebody who knows."
     : `No test on the bodies at hand settles it. ${reasons.map((reason) => reason.text).join(" ")}`;
 }
-
-/**
- * The character that a test opens: of those it would show, the one that brings most against dangers still near or shows
- * a missing must. Never one that has its sure answer: an option holds none.
- */
-function openedBy(
-  option: Option,
-  index: number,
-  needs: readonly Need[],
-  asked: number,
-  musts: ReadonlySet<string>,
-  supposed: Candidate,
-): Opens {
-  const of = option.body === undefined ? {} : { body: option.body.body.id };
-  const worth = new Map<CharacterId | Measure, number>();
-  const add = (character: CharacterId | Measure, more: number) =>
-    worth.set(character, (worth.get(character) ?? 0) + more);
-  for (const need of needs)
-    for (const result of helping(need, index, asked)) {
-      const character = option.against[result.against]?.character;
-      if (character === undefined) continue;
-      const share = isHardOn(result, need) ? 1 : SOFT_SHARE;
-      for (const { sheet } of need.dangers) add(character, (TIER_WEIGHT[sheet.tier] ?? 1) * share);
-    }
-  for (const { character } of option.looks)
-    if (musts.has(character) || supposed.doubts.some((doubt) => doubt.character === character))
-      add(character, MUST_WORTH);
-  const [best] = [...worth].sort((one, other) => other[1] - one[1]);
-  const fallback = option.looks[0]?.character ?? option.against[0]?.character ?? "capCm";
-  return { ...of, character: best?.[0] ?? fallback };
-}
-
-/** A missing must, against dangers of its own weight (our own scale; it only chooses what is named first). */
-const MUST_WORTH = 6;
 
 /**
  * What a set of options has to do: bring every danger that these tests can bring far enough away, show every must that
@@ -267,21 +230,21 @@ function inOrder(
   },
 ): readonly number[] {
   let weights = 0;
-  for (const { dangers } of needs) for (const { sheet } of dangers) weights += TIER_WEIGHT[sheet.tier] ?? 0;
+  for (const { weight } of needs) weights += weight;
   const trials = chosen.flatMap((index) => {
     const option = options[index];
     if (option === undefined) return [];
     let ending = 0;
     for (const need of needs) {
-      const brought = need.reach.byOption.get(index)?.filter((one) => hitsNeed(one, need));
-      if (brought === undefined || brought.length === 0) continue;
+      const results = need.reach.byOption.get(index);
+      if (results === undefined) continue;
       for (const { sheet, row } of need.dangers) {
         let best = 0;
-        for (const one of brought)
-          best = Math.max(
-            best,
-            (option.against[one.against]?.power(row) ?? 0) * (isHardOn(one, need) ? 1 : SOFT_SHARE),
-          );
+        for (const one of results) {
+          if (!hitsNeed(one, need)) continue;
+          const power = option.against[one.against]?.power(row) ?? 0;
+          best = Math.max(best, power * (isHardOn(one, need) ? 1 : SOFT_SHARE));
+        }
         ending += (TIER_WEIGHT[sheet.tier] ?? 0) * best;
       }
     }
@@ -300,10 +263,10 @@ function mustsToShow({ sheet, mustsMissing }: Candidate): Set<string> {
   return new Set(mustsMissing.map((must) => must.character).filter((character) => !shownByOlder.has(character)));
 }
 
-function movedBy(option: number, needs: readonly Need[], asked: number): readonly string[] {
+/** The dangers of some needs, each once though it be needed against it on several bodies. */
+function movedIn(helped: readonly Need[]): readonly string[] {
   const moved = new Set<string>();
-  for (const need of needs)
-    if (helping(need, option, asked).length > 0) for (const { sheet } of need.dangers) moved.add(sheet.id);
+  for (const { dangers } of helped) for (const { sheet } of dangers) moved.add(sheet.id);
   return [...moved];
 }
 
@@ -312,13 +275,25 @@ const costOf = (test: FieldTest): number =>
 
 function planned(
   { test, body }: Option,
-  movesAway: readonly string[],
+  movesAway: () => readonly string[],
   opens: Opens,
   shows: readonly string[],
 ): PlannedTest {
   const { id, minutes, waitHours, destroys } = test;
   const of = body === undefined ? {} : { body: body.body.id };
-  return { test: id, text: testWords(id, body?.body.id), ...of, minutes, waitHours, destroys, movesAway, opens, shows };
+  return {
+    test: id,
+    text: testWords(id, body?.body.id),
+    ...of,
+    minutes,
+    waitHours,
+    destroys,
+    get movesAway() {
+      return movesAway();
+    },
+    opens,
+    shows,
+  };
 }
 
 /** The sheet asks for bodies of more than one age, and this find has none older to look at. */
