@@ -102,39 +102,11 @@ function thePage(): Plugin {
   };
 }
 
-/** What most people open: its files are fetched and read beside those of the page, and not after them. */
-const OPENED_MOST = /\/web\/log\/log-(view|lines)\.tsx$/;
-
-function openedMost(): Plugin {
-  return {
-    name: "what most people open",
-    transformIndexHtml: {
-      order: "post",
-      handler(_html, { bundle = {} }) {
-        const files = new Set<string>();
-        const follow = (file: string) => {
-          const chunk = bundle[file];
-          if (chunk?.type !== "chunk" || withThePage.has(file) || files.has(file)) return;
-          files.add(file);
-          chunk.imports.forEach(follow);
-        };
-        for (const [file, one] of Object.entries(bundle))
-          if (one.type === "chunk" && OPENED_MOST.test(one.facadeModuleId ?? "")) follow(file);
-        return [...files].map((file) => ({
-          tag: "link",
-          attrs: { rel: "modulepreload", crossorigin: true, href: `./${file}` },
-          injectTo: "head" as const,
-        }));
-      },
-    },
-  };
-}
-
 export default defineConfig({
   // where it will lie is known when it is served: what belongs together finds each other from where it is
   base: "./",
   root: fileURLToPath(new URL(".", import.meta.url)),
-  plugins: [react(), sheets(), thePage(), openedMost(), offline],
+  plugins: [react(), sheets(), thePage(), offline],
   worker: { format: "es", plugins: () => [sheets()] },
   build: {
     outDir: "dist",
