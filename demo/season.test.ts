@@ -42,7 +42,7 @@ describe("the invented season", () => {
   it("has a pale one that nobody has dug", () => {
     const answer = answerTo("pale one under the birches");
     expect(answer.verdict).to.equal("hold");
-    expect(answer.next.tests[0]?.test).to.equal("lift-base-whole");
+    expect(answer.next.tests.map(({ test }) => test)).to.include("lift-base-whole");
   });
 
   it("is on the disk as the script writes it", () => {

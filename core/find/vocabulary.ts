@@ -108,6 +108,11 @@ export function isStain(id: string): boolean {
   return id.startsWith("stain-") && id !== "stain-speed";
 }
 
+/** Characters of the nose: one that is wrong about a smell is wrong about it on every body, heated or not. */
+export function isSmell(id: CharacterId): boolean {
+  return definitionOf(id).family === "smell";
+}
+
 /**
  * Whether a contradiction by this character counts as hard on a body of this age and with these states. The colour of
  * gills is so only once they are ripe, the breaking of a stem only where it snapped like chalk.

@@ -1,5 +1,5 @@
 /** How many separate mistakes away every danger is from one body. */
-import { type CharacterId, isHardLook } from "../find/vocabulary.ts";
+import { type CharacterId, isHardLook, isSmell } from "../find/vocabulary.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import { countBits, type Tables } from "../knowledge/tables.ts";
 import { type MaskUse, maskUse, type Point, pointsOf } from "./contradictions.ts";
@@ -103,9 +103,10 @@ export function weighBody(
     const bit = familyBitOf(look.character);
     const undoes = undoesQuickLook(body, restsOn(body, look.character)) ? bit : 0;
     const isHard = isHardLook(look.character, body.body.age, look.states) ? 1 : 0;
-    const again = others.flatMap((other) =>
-      other.looks.filter((one) => one.look.character === look.character && one.look.sure),
-    );
+    const isNose = isSmell(look.character);
+    const again = isNose
+      ? []
+      : others.flatMap((other) => other.looks.filter((one) => one.look.character === look.character && one.look.sure));
     const mayClear = undoes !== 0 && isHard === 0;
     for (let row = 0; row < size; row += 1) {
       const kind = weighing[row] ?? SILENT;
@@ -122,7 +123,7 @@ export function weighBody(
       if (kind !== NEVER) continue;
       hard[row] = 1;
       // gills and print are one family, and two looks: two slips would be needed here as well
-      if (((never[row] ?? 0) & bit) !== 0) twice[row] = (twice[row] ?? 0) | bit;
+      if (!isNose && ((never[row] ?? 0) & bit) !== 0) twice[row] = (twice[row] ?? 0) | bit;
       never[row] = (never[row] ?? 0) | bit;
       if (look.repeated || again.some((one) => one.weighing[row] === NEVER)) twice[row] = (twice[row] ?? 0) | bit;
     }

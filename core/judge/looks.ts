@@ -1,7 +1,7 @@
 /** What a body's entries amount to, one look a character, after observers, times and methods are weighed. */
 import type { Entry } from "../find/entry.ts";
 import type { Body, Find, Observer } from "../find/schema.ts";
-import { CHARACTER_IDS, type CharacterId, SITE_CHARACTERS, STAIN_SPEEDS } from "../find/vocabulary.ts";
+import { CHARACTER_IDS, type CharacterId, isSmell, SITE_CHARACTERS, STAIN_SPEEDS } from "../find/vocabulary.ts";
 
 /** One character as seen on one body, or on the site. */
 export interface Look {
@@ -54,15 +54,14 @@ export function bodyLooks(find: Find, body: Body): Looks {
   return looks;
 }
 
-/** Whether more than one sure entry, each of its own observer or time, tells just what the look says. */
+/** Whether more than one sure entry, each of its own observer or time, tells just what the look says; of a smell, of its own nose. */
 function isRepeated(find: Find, body: Body, look: Look, entries: readonly Entry[]): boolean {
   const told = look.states.join();
-  return (
-    entries.filter(
-      (entry) =>
-        entry.states !== undefined && [...new Set(entry.states)].sort().join() === told && isSure(find, body, entry),
-    ).length > 1
+  const same = entries.filter(
+    (entry) =>
+      entry.states !== undefined && [...new Set(entry.states)].sort().join() === told && isSure(find, body, entry),
   );
+  return (isSmell(look.character) ? new Set(same.map((entry) => entry.by ?? "")).size : same.length) > 1;
 }
 
 /** The later look of one observer replaces the earlier. */

@@ -28,6 +28,14 @@ describe("what a danger never shows", () => {
       1,
     );
   });
+  it("is one mistake for a nose, on however many bodies: one that is wrong is wrong on all of them", () => {
+    // no yellow-staining agaricus smells of aniseed, and a nose that finds it on one body finds it on the next
+    const aniseed = { smell: "aniseed" };
+    const nose = answerTo([bodyOf(aniseed, { age: "mature" }), bodyOf(aniseed, { id: "B", age: "mature" })]);
+    expect(mistakesTo(nose, "agaricus-xanthodermus")).to.equal(1);
+    const heated = { ...aniseed, "smell-heated": "aniseed" };
+    expect(mistakesTo(answerTo([bodyOf(heated, { age: "mature" })]), "agaricus-xanthodermus")).to.equal(1);
+  });
   it("is taken for nothing that it does show, though the same word is taken for one where a sheet does not say so", () => {
     // tan fans are never salmon-pink, and a salmon-pink fan is taken for a tan one by nobody (common practice, no source)
     const pink = answerTo([

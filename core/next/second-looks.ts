@@ -4,7 +4,7 @@
  */
 
 import type { BodyWeighing } from "../judge/distance.ts";
-import { familyBitOf } from "../judge/families.ts";
+import { familyBit, familyBitOf } from "../judge/families.ts";
 import { NEVER } from "../judge/weigh.ts";
 import { type Against, HITS_NEVER, type Option } from "./options.ts";
 
@@ -45,6 +45,8 @@ function firstLooks(
   body: BodyWeighing,
   weighed: readonly BodyWeighing[],
 ): readonly Uint8Array[] {
+  // a second smell is another person's, and no test brings that
+  if (family === familyBit("smell")) return [];
   const own = body.looks.filter(({ look }) => look.sure);
   const same = (one: (typeof own)[number]) => one.look.character === character && one.at !== undefined;
   const isOwn = on === undefined || on.body.id === body.body.body.id;

@@ -89,10 +89,12 @@ function isLookedAtTwice(
   family: string,
 ): boolean {
   const never = points.filter((point) => point.never && point.family === family);
-  if (never.length > 1) return true;
+  if (never.length > 1 && family !== "smell") return true;
   return never.some(({ character }) => {
     const own = [...body.looks.values(), ...scene.site.values()].find((look) => look.character === character);
     if (own?.repeated === true) return true;
+    // the same nose smells at both bodies
+    if (family === "smell") return false;
     return scene.bodies.some((other) => {
       if (other === body) return false;
       const look = [...other.looks.values()].find((one) => one.character === character);
