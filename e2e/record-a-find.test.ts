@@ -113,8 +113,8 @@ describe("recording a find in the browser", () => {
     // whether it is kept is asked first, then its age
     await press(page, "2", "ArrowLeft", "4", ".", ".");
     await page.locator('[data-station="under"]').waitFor();
-    // the fifteenth gill colour: the second row of digits
-    await press(page, "ArrowRight", "Shift+Digit5", ".", ".", ".", ".", ".");
+    // the fifteenth gill colour, which is asked first here: the second row of digits
+    await press(page, "Shift+Digit5", ".", ".", ".", ".", ".");
     await page.locator('[data-station="print"]').waitFor();
     await press(page, "ArrowRight", "9");
     await untilVerdict(page, "hold");
