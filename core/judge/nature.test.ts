@@ -33,6 +33,20 @@ describe("what a danger never shows", () => {
     const aniseed = { smell: "aniseed" };
     const nose = answerTo([bodyOf(aniseed, { age: "mature" }), bodyOf(aniseed, { id: "B", age: "mature" })]);
     expect(mistakesTo(nose, "agaricus-xanthodermus")).to.equal(1);
+    const smelledBy = (...by: readonly string[]) =>
+      answerTo([
+        {
+          ...bodyOf({}, { age: "mature" }),
+          seen: by.map((one, hour) => ({
+            character: "smell" as const,
+            states: ["aniseed"],
+            by: one,
+            at: `2026-10-01T1${hour}:00:00+02:00`,
+          })),
+        },
+      ]);
+    expect(mistakesTo(smelledBy("I", "I"), "agaricus-xanthodermus"), "the same nose later").to.equal(1);
+    expect(mistakesTo(smelledBy("I", "you"), "agaricus-xanthodermus"), "another nose").to.equal(2);
     const heated = { ...aniseed, "smell-heated": "aniseed" };
     expect(mistakesTo(answerTo([bodyOf(heated, { age: "mature" })]), "agaricus-xanthodermus")).to.equal(1);
   });
