@@ -31,14 +31,14 @@ export class DangerLine implements DangerAnswer {
   #evidence: Evidence | undefined;
 
   constructor(danger: DangerDistance, source: Source) {
-    const { sheet, nearest } = danger;
+    const { sheet } = danger;
     this.sheet = sheet.id;
     this.name = sheet.names.common;
     this.scientific = sheet.names.scientific;
     this.tier = sheet.tier;
-    this.mistakes = nearest.mistakes;
+    this.mistakes = danger.mistakes;
     this.status = danger.status;
-    this.body = nearest.body;
+    this.body = danger.body;
     if (sheet.syndrome !== undefined) this.syndrome = sheet.syndrome;
     if (danger.aside) this.aside = true;
     this.#danger = danger;

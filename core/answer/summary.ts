@@ -36,7 +36,7 @@ export function summarise(find: Find, knowledge: Knowledge): AnswerSummary {
   const judgement = judge(find, knowledge);
   return summaryFrom(
     rule(judgement),
-    judgement.dangers.map(({ sheet, nearest }) => [sheet.id, nearest.mistakes]),
+    judgement.dangers.map(({ sheet, mistakes }) => [sheet.id, mistakes]),
   );
 }
 

@@ -38,6 +38,8 @@ export interface Candidate {
   /** The house rules let it be kept. */
   readonly allowed: boolean;
   readonly mustsConfirmed: number;
+  /** Whether any of its musts is missing. */
+  readonly lacksMusts: boolean;
   readonly mustsMissing: readonly MissingMust[];
   /** How many sure looks and measures speak against it. */
   readonly contradicted: number;
@@ -193,6 +195,11 @@ class RowCandidate implements Candidate {
   get mustsMissing(): readonly MissingMust[] {
     this.#missing ??= missingMusts(this.sheet, this.#bench.scene, this.#bench.proofs);
     return this.#missing;
+  }
+
+  get lacksMusts(): boolean {
+    const missing = this.#missing ?? missingMusts(this.sheet, this.#bench.scene, this.#bench.proofs, 1);
+    return missing.length > 0;
   }
 
   get mustsConfirmed(): number {

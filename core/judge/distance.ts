@@ -46,7 +46,7 @@ export interface BodyWeighing {
   readonly borrowed: readonly WeighedLook[];
   /** Families of the body's own points. */
   readonly own: Uint16Array;
-  /** Number of the borrowed look that is granted, from one; zero where none is. */
+  /** Number of the borrowed look that is granted, from one; zero or nothing where none is. */
   readonly granted: Uint8Array;
   readonly families: Uint16Array;
   /** Families in which something that the danger never shows was looked at twice: they count twice. */
@@ -129,7 +129,9 @@ export function weighBody(
     }
   }
   joinLooks(body, mine, { own, several, twice });
-  const families = Uint16Array.from(own);
+  const families = own.slice();
+  if (borrowed.length === 0)
+    return { dangers, body, looks, borrowed, own, granted: NONE_GRANTED, families, twice, hard, softened };
   const granted = grantedLooks(borrowed, mine, own, several, fragile, hard);
   for (let row = 0; row < size; row += 1) {
     const lent = borrowed[(granted[row] ?? 0) - 1];
@@ -139,6 +141,9 @@ export function weighBody(
   }
   return { dangers, body, looks, borrowed, own, granted, families, twice, hard, softened };
 }
+
+/** Nothing is borrowed: no row has anything granted. */
+const NONE_GRANTED = new Uint8Array(0);
 
 /** The look that a look stands or falls with: young gills count only where the veil was seen open. */
 export function restsOn(body: BodyScene, character: CharacterId): CharacterId {
@@ -248,6 +253,10 @@ export function mistakesIn({ families, twice }: BodyWeighing, row: number): numb
 /** How one danger stands on a weighed body. */
 export const statusIn = (weighed: BodyWeighing, row: number, asked: 2 | 3): Status =>
   statusOf(mistakesIn(weighed, row), weighed.hard[row] === 1, asked);
+
+/** Whether one danger is ruled out on a weighed body: asked of very many. */
+export const isRuledOutIn = (weighed: BodyWeighing, row: number, asked: 2 | 3): boolean =>
+  weighed.hard[row] === 1 && mistakesIn(weighed, row) >= asked;
 
 /** The distance of one danger from a weighed body. */
 export function distanceIn(weighed: BodyWeighing, row: number, asked: 2 | 3): Distance {

@@ -11,10 +11,10 @@ import {
   distanceIn,
   type Evidence,
   evidenceIn,
+  isRuledOutIn,
   mistakesIn,
   STATUSES,
   type Status,
-  statusIn,
   statusOf,
   weighBody,
   weighedLook,
@@ -29,7 +29,10 @@ export interface DangerDistance {
   readonly sheet: Sheet;
   /** Its row on the tables of the dangers. */
   readonly row: number;
-  /** The body with the fewest mistakes between it and the danger. */
+  /** The body with the fewest mistakes between it and the danger, and how many they are. */
+  readonly body: string;
+  readonly mistakes: number;
+  /** All of that body's distance. */
   readonly nearest: Distance;
   /** The least cleared status of all the bodies that count: one body that is not cleared is enough. */
   readonly status: Status;
@@ -73,7 +76,8 @@ export function judge(find: Find, knowledge: Knowledge): Judgement {
   const likelySought = likelinesses(soughtTables, scene);
   const rows = candidatesOf(soughtTables, scene, rules);
   // one that fits is contradicted by nothing; the rows stand in the order of the ids, and sorting keeps equals as they came
-  const contradicted = Uint16Array.from(rows, (one) => one.contradicted);
+  const contradicted = new Uint16Array(rows.length);
+  for (let row = 0; row < rows.length; row += 1) contradicted[row] = rows[row]?.contradicted ?? 0;
   const candidates: Candidate[] = [];
   for (const row of orderOf(contradicted, likelySought)) {
     const one = rows[row];
@@ -102,10 +106,10 @@ function isForeign(sheet: Sheet, { place }: Find, rules: RulesInForce): boolean 
   );
 }
 
-/** How dangers stand on one body; on a body that the find does not have they stand. */
-export function statusesOn({ weighed, rules }: Judgement, body: string): (danger: DangerDistance) => Status {
+/** Whether dangers are ruled out on one body; on a body that the find does not have none is. */
+export function ruledOutOn({ weighed, rules }: Judgement, body: string): (danger: DangerDistance) => boolean {
   const on = weighed.find((one) => one.body.body.id === body);
-  return ({ row }) => (on === undefined ? "stands" : statusIn(on, row, rules.distance));
+  return ({ row }) => on !== undefined && isRuledOutIn(on, row, rules.distance);
 }
 
 /** Why a danger stands where it does on one body, in words. Made when it is asked for: there are many dangers. */
@@ -135,20 +139,28 @@ export function weighAll(dangers: Tables, scene: Scene): readonly BodyWeighing[]
  */
 function orderOf(first: Uint8Array | Uint16Array, likeliness: Float64Array): Uint32Array {
   const size = first.length;
-  const ascending = likeliness.slice().sort();
+  const ascending = likeliness.slice();
+  if (!isAscending(ascending)) ascending.sort();
   const keys = new Float64Array(size);
   for (let row = 0; row < size; row += 1) {
     const likelier = size - placeOf(likeliness[row] ?? 0, ascending);
     // below 2^53 on any shelf of less than a hundred thousand sheets
     keys[row] = ((first[row] ?? 0) * (size + 1) + likelier) * size + row;
   }
-  keys.sort();
+  if (!isAscending(keys)) keys.sort();
   const order = new Uint32Array(size);
   for (let place = 0; place < size; place += 1) {
     const key = keys[place] ?? 0;
     order[place] = key - Math.floor(key / size) * size;
   }
   return order;
+}
+
+/** Whether there is nothing to sort, as where little was seen yet. */
+function isAscending(values: Float64Array): boolean {
+  for (let place = 1; place < values.length; place += 1)
+    if ((values[place] ?? 0) < (values[place - 1] ?? 0)) return false;
+  return true;
 }
 
 /** The first place of a value among ascending ones. */
@@ -198,13 +210,15 @@ function standings(
     const status = STATUSES[statuses[row] ?? 0];
     if (sheet === undefined || body === undefined || status === undefined) continue;
     const aside = isForeign(sheet, find, rules);
-    order.push(new Standing(sheet, row, status, likeliness[row] ?? 0, aside, body, weighed, rules.distance));
+    const likely = likeliness[row] ?? 0;
+    order.push(new Standing(sheet, row, mistakes[row] ?? 0, status, likely, aside, body, weighed, rules.distance));
   }
   return order;
 }
 
 /** A danger's standing; the distance of each body is worked out when it is asked for, since there are many dangers. */
 class Standing implements DangerDistance {
+  readonly body: string;
   readonly #on: BodyWeighing;
   readonly #weighed: readonly BodyWeighing[];
   readonly #asked: 2 | 3;
@@ -214,6 +228,7 @@ class Standing implements DangerDistance {
   constructor(
     readonly sheet: Sheet,
     readonly row: number,
+    readonly mistakes: number,
     readonly status: Status,
     readonly likeliness: number,
     readonly aside: boolean,
@@ -221,6 +236,7 @@ class Standing implements DangerDistance {
     weighed: readonly BodyWeighing[],
     asked: 2 | 3,
   ) {
+    this.body = on.body.body.id;
     this.#on = on;
     this.#weighed = weighed;
     this.#asked = asked;

@@ -88,8 +88,16 @@ export function isConfirmed(clauses: readonly Clause[], proofs: Proofs, on?: Bod
   return true;
 }
 
-/** The musts of a sheet that no sure, unhidden look confirms. */
-export function missingMusts(sheet: Sheet, scene: Scene, proofs: Proofs = proofsOf(scene)): MissingMust[] {
+/**
+ * The musts of a sheet that no sure, unhidden look confirms.
+ * @param upTo so many of them are enough to know: of many kinds it is only asked whether any is missing
+ */
+export function missingMusts(
+  sheet: Sheet,
+  scene: Scene,
+  proofs: Proofs = proofsOf(scene),
+  upTo = Number.POSITIVE_INFINITY,
+): MissingMust[] {
   const missing: MissingMust[] = [];
   const agesSeen = new Set<string>();
   const region = scene.find.place?.region;
@@ -100,6 +108,7 @@ export function missingMusts(sheet: Sheet, scene: Scene, proofs: Proofs = proofs
       !sheet.everyBody.includes(must.character) ||
       scene.kept.every((body) => must.ways.some((clauses) => isConfirmed(clauses, proofs, body)));
     if (way === undefined || !everywhere) missing.push({ character: must.character, says: must.says });
+    if (missing.length >= upTo) return missing;
     if (sheet.agesNeeded === 1) continue;
     for (const clause of way ?? [])
       for (const proof of proofs.get(clause.character) ?? NO_PROOFS)

@@ -5,7 +5,7 @@ import type { Sheet } from "../knowledge/sheet.ts";
 import { type ConditionCode, dangersStand, NAMED, REASON_WORDS } from "../words/reason-words.ts";
 import { type Candidate, HOUSE_RULE_WORDS } from "./candidates.ts";
 import { concernsOf } from "./condition.ts";
-import { type DangerDistance, type Judgement, type Refusals, statusesOn } from "./judge.ts";
+import { type DangerDistance, type Judgement, type Refusals, ruledOutOn } from "./judge.ts";
 import type { Reason } from "./reason.ts";
 
 export const VERDICTS = ["leave", "hold", "basket"] as const;
@@ -49,11 +49,7 @@ export function rule(judgement: Judgement): Ruling {
   const findLeaves: Reason[] = [...ground, ...onlyDangers(judgement), ...refusedByHouse(fitting)];
   const answering = fitting.filter(
     (one) =>
-      one.fitsPlainly &&
-      one.allowed &&
-      one.sheet.tier !== "inedible" &&
-      one.mustsMissing.length === 0 &&
-      one.misplaced.length === 0,
+      one.fitsPlainly && one.allowed && one.sheet.tier !== "inedible" && !one.lacksMusts && one.misplaced.length === 0,
   );
   const findHolds = holdReasons(judgement, fitting, answering);
   const bodies = refusals.map((refusal) => bodyVerdict(refusal, judgement, findLeaves, findHolds));
@@ -101,8 +97,8 @@ function bodyVerdict(
       body: id,
     }),
   );
-  const statusOf = statusesOn(judgement, id);
-  const standing = judgement.dangers.filter((danger) => !danger.aside && statusOf(danger) !== "ruled-out");
+  const isRuledOut = ruledOutOn(judgement, id);
+  const standing = judgement.dangers.filter((danger) => !danger.aside && !isRuledOut(danger));
   const own: Reason[] = standing.length > 0 ? [dangersReason(standing, id)] : [];
   const others = findHolds.filter((reason) => reason.code !== "dangers-stand");
   const verdict: Verdict =
@@ -130,10 +126,9 @@ const idsOf = (all: readonly { readonly sheet: Sheet }[]): string[] => all.map((
 
 /** The house rules that keep some kinds out, in words, each once. */
 function rulesThatRefuse(refused: readonly Candidate[]): string[] {
-  const rules = refused.flatMap(({ sheet }) =>
-    sheet.houseRule === undefined ? [] : [HOUSE_RULE_WORDS[sheet.houseRule]],
-  );
-  return [...new Set(rules)];
+  const rules = new Set<string>();
+  for (const { sheet } of refused) if (sheet.houseRule !== undefined) rules.add(HOUSE_RULE_WORDS[sheet.houseRule]);
+  return [...rules];
 }
 
 function holdReasons(judgement: Judgement, fitting: readonly Candidate[], answering: readonly Candidate[]): Reason[] {
@@ -233,7 +228,7 @@ function nothingKept(): Reason {
 /** The deadly fit and nothing else does, or comes near. */
 function onlyDangers({ dangers, candidates }: Judgement): Reason[] {
   if (candidates.some((one) => one.fits || one.near !== undefined)) return [];
-  const fit = dangers.filter((danger) => !danger.aside && danger.nearest.mistakes === 0);
+  const fit = dangers.filter((danger) => !danger.aside && danger.mistakes === 0);
   if (fit.length === 0) return [];
   return [
     {
@@ -276,10 +271,8 @@ function onlyButtons({ body }: Refusals, judgement: Judgement): Reason[] {
   const { scene, dangers } = judgement;
   const isButton = (age: string | undefined) => age === "egg" || age === "button";
   if (!isButton(body.body.age) || !scene.bodies.every((one) => isButton(one.body.age))) return [];
-  const statusOf = statusesOn(judgement, body.body.id);
-  const alike = dangers.filter(
-    (danger) => !danger.aside && danger.sheet.buttonLike && statusOf(danger) !== "ruled-out",
-  );
+  const isRuledOut = ruledOutOn(judgement, body.body.id);
+  const alike = dangers.filter((danger) => !danger.aside && danger.sheet.buttonLike && !isRuledOut(danger));
   const [first] = alike;
   if (first === undefined) return [];
   return [{ code: "only-buttons", text: REASON_WORDS.onlyButtons(theName(first.sheet)), sheets: idsOf(alike) }];

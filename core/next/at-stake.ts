@@ -1,8 +1,8 @@
 /** What is at stake at each thing one could look at: the standing dangers that it would move, if the find is what it seems. */
 import { CHARACTER_IDS, definitionOf } from "../find/vocabulary.ts";
 import type { Conditions } from "../judge/body-conditions.ts";
-import type { Judgement } from "../judge/judge.ts";
-import { isAgainst, weigh } from "../judge/weigh.ts";
+import type { DangerDistance, Judgement } from "../judge/judge.ts";
+import { isAgainst, type Weighing, weigh } from "../judge/weigh.ts";
 import { expectedLook } from "./expected.ts";
 
 /** Sheets by character; characters that move nothing are left out. */
@@ -13,30 +13,56 @@ export function atStake({ dangers, candidates, scene, knowledge }: Judgement): A
   const supposed = candidates.find((one) => one.fits && one.sheet.tier !== "inedible");
   const standing = dangers.filter((danger) => !danger.aside && danger.status !== "ruled-out");
   if (supposed === undefined || standing.length === 0) return {};
-  const stakes: Record<string, string[]> = {};
+  const stakes: Record<string, readonly string[]> = {};
   const { dangerTables } = knowledge;
   // a foot is looked at on a body that is dug out for it
   const bodies = scene.bodies
     .map((one) => ({
       scene: one,
       conditions: { ...one.conditions, lifted: "whole" } satisfies Conditions,
-      standing: standing.filter((danger) => danger.nearest.body === one.body.id),
+      rows: Uint32Array.from(standing.filter(({ body }) => body === one.body.id).map(({ row }) => row)),
     }))
-    .filter((one) => one.standing.length > 0);
+    .filter((one) => one.rows.length > 0);
   for (const character of CHARACTER_IDS) {
     const ofSite = definitionOf(character).of === "site";
-    const moved = new Uint8Array(dangerTables.sheets.length);
-    for (const { scene: body, conditions, standing: onBody } of bodies)
-      for (const look of expectedLook(supposed.sheet, character, ofSite ? undefined : body, false)) {
-        const weighing = ofSite
+    const speaking = bodies.flatMap(({ scene: body, conditions, rows }): Speaking[] =>
+      expectedLook(supposed.sheet, character, ofSite ? undefined : body, false).map((look) => ({
+        rows,
+        weighing: ofSite
           ? weigh(dangerTables, look, undefined, undefined, false)
-          : weigh(dangerTables, look, body.body.age, conditions, false);
-        for (const { row } of onBody) if (isAgainst(weighing[row])) moved[row] = 1;
-      }
-    // in the order of the dangers, whichever body each is nearest on
-    const theirs: string[] = [];
-    for (const { row, sheet } of standing) if (moved[row] === 1) theirs.push(sheet.id);
-    if (theirs.length > 0) stakes[character] = theirs;
+          : weigh(dangerTables, look, body.body.age, conditions, false),
+      })),
+    );
+    if (speaking.some(movesAny)) tellOnDemand(stakes, character, standing, speaking);
   }
   return stakes;
+}
+
+/** What a look would say, and the rows of the dangers that are nearest on its body. */
+interface Speaking {
+  readonly rows: Uint32Array;
+  readonly weighing: Weighing;
+}
+
+function movesAny({ rows, weighing }: Speaking): boolean {
+  for (const row of rows) if (isAgainst(weighing[row])) return true;
+  return false;
+}
+
+/** Names the dangers moved, in their order whichever body each is nearest on, when it is asked for: there may be many. */
+function tellOnDemand(
+  stakes: Record<string, readonly string[]>,
+  character: string,
+  standing: readonly DangerDistance[],
+  speaking: readonly Speaking[],
+): void {
+  let told: readonly string[] | undefined;
+  const get = () => {
+    if (told !== undefined) return told;
+    const moved = new Set<number>();
+    for (const { rows, weighing } of speaking) for (const row of rows) if (isAgainst(weighing[row])) moved.add(row);
+    told = standing.filter(({ row }) => moved.has(row)).map(({ sheet }) => sheet.id);
+    return told;
+  };
+  Object.defineProperty(stakes, character, { enumerable: true, get });
 }

@@ -31,25 +31,44 @@ export function isAttainable({ atLeast, groups }: Demand): boolean {
   return groups.filter((group) => group.length > 0).length >= atLeast;
 }
 
+/** Demands that are gone through where they are kept: there may be many thousand. */
+export interface Demands {
+  /**
+   * A few of those that the tests taken leave unmet, none sharing a test with one before it: of those with the fewest
+   * tests to choose from first. None where all are met.
+   * @param taken 1 by the number of a test that is taken
+   * @param most how many at the most
+   */
+  readonly hardest: (taken: Uint8Array, most: number) => readonly Demand[];
+}
+
+/** The cheapest set that meets all demands, or undefined where all tests together would not. */
+export function cheapestCover({ costs, demands }: CoverProblem): Cover | undefined {
+  return demands.every(isAttainable) ? coverOf(costs, listed(demands)) : undefined;
+}
+
+/** At most so many unmet demands join at a time. */
+const JOINING = 4;
+
 /**
- * The cheapest set that meets all demands, or undefined where all tests together would not.
+ * The cheapest set that meets demands which all tests together would meet.
  *
  * Many demands are met by the way: a set is sought for a few of them, and each demand that it leaves unmet joins them
  * until none is left. A cheapest set for some of the demands that meets all of them is a cheapest set for all.
  */
-export function cheapestCover({ costs, demands }: CoverProblem): Cover | undefined {
-  if (!demands.every(isAttainable)) return undefined;
-  const active = new Set<Demand>();
-  let waiting = byChoices(demands.filter((demand) => demand.atLeast > 0));
+export function coverOf(costs: readonly number[], demands: Demands): Cover {
+  const parts: Part[] = [];
   let chosen: number[] = [];
   for (;;) {
     const taken = new Uint8Array(costs.length);
     for (const test of chosen) taken[test] = 1;
-    waiting = waiting.filter((demand) => !active.has(demand));
-    const unmet = waiting.filter((demand) => !isMet(demand, taken));
-    if (unmet.length === 0) break;
-    for (const demand of hardestOf(unmet)) active.add(demand);
-    chosen = partsOf([...active]).flatMap((part) => cheapestOfPart(costs, part));
+    const joining = demands.hardest(taken, JOINING);
+    if (joining.length === 0) break;
+    for (const demand of joining) joinPart(parts, demand);
+    chosen = parts.flatMap((part) => {
+      part.best ??= cheapestOfPart(costs, part.demands);
+      return part.best;
+    });
   }
   return {
     chosen: chosen.sort((one, other) => one - other),
@@ -57,59 +76,69 @@ export function cheapestCover({ costs, demands }: CoverProblem): Cover | undefin
   };
 }
 
+/** A demand of a list, with the tests that it lists and how many times it lists one. */
+interface Listed {
+  readonly demand: Demand;
+  readonly tests: readonly number[];
+  readonly choices: number;
+}
+
+/** Demands one by one. */
+export function listed(demands: readonly Demand[]): Demands & {
+  /** All that the tests taken leave unmet, those with the fewest tests to choose from first. */
+  readonly unmet: (taken: Uint8Array) => readonly Listed[];
+} {
+  const byChoices = demands
+    .filter(({ atLeast }) => atLeast > 0)
+    .map((demand): Listed => {
+      const tests = demand.groups.flat();
+      return { demand, tests, choices: tests.length };
+    })
+    .sort((one, other) => one.choices - other.choices);
+  const unmet = (taken: Uint8Array) => byChoices.filter(({ demand }) => !isMet(demand, taken));
+  const hardest = (taken: Uint8Array, most: number): Demand[] => {
+    const spoken = new Set<number>();
+    const joining: Demand[] = [];
+    for (const { demand, tests } of unmet(taken)) {
+      if (joining.length === most) break;
+      if (tests.some((test) => spoken.has(test))) continue;
+      for (const test of tests) spoken.add(test);
+      joining.push(demand);
+    }
+    return joining;
+  };
+  return { unmet, hardest };
+}
+
 /** Whether the tests taken meet a demand. */
 function isMet({ atLeast, groups }: Demand, taken: Uint8Array): boolean {
   let hit = 0;
-  // plain loops: many thousand demands are gone through again and again
-  for (const group of groups)
-    for (const test of group)
-      if (taken[test] === 1) {
-        hit += 1;
-        if (hit >= atLeast) return true;
-        break;
-      }
+  for (const group of groups) if (group.some((test) => taken[test] === 1)) hit += 1;
   return hit >= atLeast;
 }
 
-/** Those with the fewest tests to choose from first. */
-function byChoices(demands: readonly Demand[]): Demand[] {
-  return demands
-    .map((demand) => ({ demand, choices: demand.groups.reduce((sum, group) => sum + group.length, 0) }))
-    .sort((one, other) => one.choices - other.choices)
-    .map(({ demand }) => demand);
+/** Demands that have tests in common with one another and with no other part, and the cheapest set for them once it is known. */
+interface Part {
+  readonly tests: ReadonlySet<number>;
+  readonly demands: readonly Demand[];
+  best?: readonly number[];
 }
 
-/** At most so many unmet demands join at a time. */
-const JOINING = 4;
-
-/** The first of some unmet demands, the hardest first, none sharing a test with one before it. */
-function hardestOf(unmet: readonly Demand[]): Demand[] {
-  const spoken = new Set<number>();
-  const joining: Demand[] = [];
-  for (const demand of unmet) {
-    if (joining.length === JOINING) break;
-    const tests = demand.groups.flat();
-    if (tests.some((test) => spoken.has(test))) continue;
-    for (const test of tests) spoken.add(test);
-    joining.push(demand);
+/** Adds a demand to the parts: those that it shares a test with become one with it. */
+function joinPart(parts: Part[], demand: Demand): void {
+  const tests = new Set(demand.groups.flat());
+  const demands: Demand[] = [];
+  for (let at = 0; at < parts.length; ) {
+    const part = parts[at];
+    if (part === undefined || !demand.groups.some((group) => group.some((test) => part.tests.has(test)))) {
+      at += 1;
+      continue;
+    }
+    for (const test of part.tests) tests.add(test);
+    demands.push(...part.demands);
+    parts.splice(at, 1);
   }
-  return joining;
-}
-
-/** Demands sorted into parts that have no test in common. */
-function partsOf(demands: readonly Demand[]): Demand[][] {
-  const parts: { tests: Set<number>; demands: Demand[] }[] = [];
-  for (const demand of demands) {
-    const tests = new Set(demand.groups.flat());
-    const touching = parts.filter((part) => [...tests].some((test) => part.tests.has(test)));
-    const merged = {
-      tests: new Set([...tests, ...touching.flatMap((part) => [...part.tests])]),
-      demands: [...touching.flatMap((part) => part.demands), demand],
-    };
-    for (const part of touching) parts.splice(parts.indexOf(part), 1);
-    parts.push(merged);
-  }
-  return parts.map((part) => part.demands);
+  parts.push({ tests, demands: [...demands, demand] });
 }
 
 interface Search {

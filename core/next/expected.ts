@@ -23,18 +23,41 @@ export function expectedLook(
   heated: boolean,
   elsewhere: ReadonlySet<string> = NOWHERE,
 ): Look[] {
-  const tables = tablesOf(supposed.characters[character], body?.body.age === undefined ? undefined : [body.body.age]);
+  const age = body?.body.age;
+  const state =
+    elsewhere.size === 0 ? expectedAlone(supposed, character, age) : expectedState(supposed, character, age, elsewhere);
+  return state === undefined
+    ? []
+    : [{ character, body: body?.body.id ?? "site", states: [state], sure: true, heated, repeated: false }];
+}
+
+const ALONE = new WeakMap<Sheet, Map<string, string | undefined>>();
+
+/** The same where nothing was seen on other bodies: worked out once a sheet. */
+function expectedAlone(supposed: Sheet, character: CharacterId, age: Body["age"]): string | undefined {
+  const known = ALONE.get(supposed) ?? new Map<string, string | undefined>();
+  ALONE.set(supposed, known);
+  const key = `${character} ${age ?? ""}`;
+  if (!known.has(key)) known.set(key, expectedState(supposed, character, age, NOWHERE));
+  return known.get(key);
+}
+
+function expectedState(
+  supposed: Sheet,
+  character: CharacterId,
+  age: Body["age"],
+  elsewhere: ReadonlySet<string>,
+): string | undefined {
+  const tables = tablesOf(supposed.characters[character], age === undefined ? undefined : [age]);
   const asked = new Set<string>();
   for (const must of supposed.musts)
     for (const way of must.ways)
       for (const clause of way) if (clause.character === character) for (const one of clause.states) asked.add(one);
-  const state =
+  return (
     commonest(tables, (one) => elsewhere.has(one) && (asked.size === 0 || asked.has(one))) ??
     commonest(tables, (one) => asked.has(one)) ??
-    commonest(tables, () => true);
-  return state === undefined
-    ? []
-    : [{ character, body: body?.body.id ?? "site", states: [state], sure: true, heated, repeated: false }];
+    commonest(tables, () => true)
+  );
 }
 
 /** The state of the highest frequency, the first listed of several. */

@@ -6,8 +6,7 @@ import { familyBitOf } from "../judge/families.ts";
 import { evidenceOf, type Judgement, judge } from "../judge/judge.ts";
 import { type BodyVerdict, rule } from "../judge/verdict.ts";
 import { NEVER } from "../judge/weigh.ts";
-import { countBits } from "../knowledge/tables.ts";
-import type { Need } from "./needs.ts";
+import { familiesIn, type Need } from "./needs.ts";
 import type { Further } from "./planned.ts";
 import { secondBit } from "./second-looks.ts";
 
@@ -35,15 +34,15 @@ export function furtherOf({ judgement, supposed, open, bodies }: Unsettled): Fur
   const alike = new Map<string, string[]>();
   const twice = new Map<string, string[]>();
   const add = (to: Map<string, string[]>, key: string, name: string) => to.set(key, [...(to.get(key) ?? []), name]);
-  for (const need of open)
-    for (const danger of need.dangers) {
-      const lifting = evidenceOf(judgement, danger, need.body).masks.find((mask) => mask.lift !== undefined);
-      const name = theKind(danger.sheet.names.common);
-      const once = seenOnce(judgement, need, danger.row);
-      if (once !== undefined) add(twice, `${once} of ${need.body}`, name);
-      if (lifting !== undefined) say({ text: `${capital(lifting.lift ?? "")}.` });
-      if (once === undefined && lifting === undefined) add(alike, need.body, name);
-    }
+  for (const need of open) {
+    const { body, danger } = need;
+    const lifting = evidenceOf(judgement, danger, body).masks.find((mask) => mask.lift !== undefined);
+    const name = theKind(danger.sheet.names.common);
+    const once = seenOnce(judgement, need);
+    if (once !== undefined) add(twice, `${once} of ${body}`, name);
+    if (lifting !== undefined) say({ text: `${capital(lifting.lift ?? "")}.` });
+    if (once === undefined && lifting === undefined) add(alike, body, name);
+  }
   for (const [look, names] of twice)
     say({
       text: `Have a second person look at the ${look}: seen the same by two it counts twice against ${named(names)}.`,
@@ -82,16 +81,16 @@ function leavingOut({ scene, knowledge }: Judgement, bodies: readonly BodyVerdic
  * What the danger never shows and was surely seen once on this body, in words: where one mistake more is enough, a second
  * person's look at it is that one.
  */
-function seenOnce({ weighed, rules }: Judgement, need: Need, row: number): string | undefined {
-  if (countBits(need.families) + 1 < rules.distance) return undefined;
+function seenOnce({ weighed, rules }: Judgement, need: Need): string | undefined {
+  if (familiesIn(need.speaking) + 1 < rules.distance) return undefined;
   const once = weighed
     .find((one) => one.body.body.id === need.body)
     ?.looks.find(
       ({ look, at, weighing }) =>
         look.sure &&
         at !== undefined &&
-        weighing[row] === NEVER &&
-        (need.families & secondBit(familyBitOf(look.character))) === 0,
+        weighing[need.danger.row] === NEVER &&
+        (need.speaking & secondBit(familyBitOf(look.character))) === 0,
     );
   return once === undefined ? undefined : CHARACTER_WORDS[once.look.character].plain;
 }

@@ -29,11 +29,11 @@ export interface IfWrong {
  * danger nearest comes first. Judges once for each observation: tens of milliseconds for a full record.
  */
 export function ifWrong(find: Find, knowledge: Knowledge): readonly IfWrong[] {
-  const before = new Map(judge(find, knowledge).dangers.map(({ sheet, nearest }) => [sheet.id, nearest.mistakes]));
+  const before = new Map(judge(find, knowledge).dangers.map(({ sheet, mistakes }) => [sheet.id, mistakes]));
   const weigh = (character: CharacterId, body: string, struck: Find): IfWrong => {
-    const nearer = judge(struck, knowledge).dangers.flatMap(({ sheet, nearest }): Nearer[] => {
+    const nearer = judge(struck, knowledge).dangers.flatMap(({ sheet, mistakes }): Nearer[] => {
       const from = before.get(sheet.id) ?? 0;
-      return nearest.mistakes < from ? [{ sheet: sheet.id, name: sheet.names.common, from, to: nearest.mistakes }] : [];
+      return mistakes < from ? [{ sheet: sheet.id, name: sheet.names.common, from, to: mistakes }] : [];
     });
     const where = body === "site" ? "" : ` of ${body}`;
     return { character, body, what: `${characterPhrase(character)}${where}`, nearer };

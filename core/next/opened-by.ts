@@ -2,7 +2,7 @@
 import type { CharacterId } from "../find/vocabulary.ts";
 import type { Candidate } from "../judge/candidates.ts";
 import type { Measure } from "../knowledge/tables.ts";
-import { helping, isHardOn, type Need } from "./needs.ts";
+import { type Needs, weighHelp } from "./needs.ts";
 import type { Option } from "./options.ts";
 import type { Opens } from "./planned.ts";
 
@@ -15,12 +15,13 @@ const MUST_WORTH = 6;
 /**
  * The character that a test opens: of those it would show, the one that brings most against dangers still near or shows
  * a missing must. Never one that has its sure answer: an option holds none.
+ * @param helped the places of the needs that the option still helps
  */
 export function openedBy(
   option: Option,
   index: number,
-  helped: readonly Need[],
-  asked: number,
+  needs: Needs,
+  helped: Uint32Array,
   musts: ReadonlySet<string>,
   supposed: Candidate,
 ): Opens {
@@ -28,11 +29,10 @@ export function openedBy(
   const worth = new Map<CharacterId | Measure, number>();
   const add = (character: CharacterId | Measure, more: number) =>
     worth.set(character, (worth.get(character) ?? 0) + more);
-  for (const need of helped)
-    for (const result of helping(need, index, asked)) {
-      const character = option.against[result.against]?.character;
-      if (character !== undefined) add(character, need.weight * (isHardOn(result, need) ? 1 : SOFT_SHARE));
-    }
+  weighHelp(needs, index, helped, SOFT_SHARE, (against, more) => {
+    const character = option.against[against]?.character;
+    if (character !== undefined) add(character, more);
+  });
   for (const { character } of option.looks)
     if (musts.has(character) || supposed.doubts.some((doubt) => doubt.character === character))
       add(character, MUST_WORTH);

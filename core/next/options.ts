@@ -9,7 +9,7 @@ import { isConfirmed, type Proofs } from "../judge/musts.ts";
 import { SHARE } from "../judge/ranking.ts";
 import { type BodyScene, hasQuickLook, ONCE_ONLY } from "../judge/scene.ts";
 import { weighSizes } from "../judge/sizes.ts";
-import { CONTRADICTS, NEVER, weigh } from "../judge/weigh.ts";
+import { CONTRADICTS, NEVER, type Weighing, weigh } from "../judge/weigh.ts";
 import type { Clause, Sheet } from "../knowledge/sheet.ts";
 import { FREQUENCIES } from "../knowledge/state-tables.ts";
 import { type Column, countBits, MEASURES, type Measure, type Tables, tablesOfSheets } from "../knowledge/tables.ts";
@@ -28,8 +28,14 @@ export interface Against {
   readonly hits: Uint8Array;
   /** Whether any danger never shows it. */
   readonly never: boolean;
-  /** How well it tells a danger's row from the supposed kind, from 0 to 1. */
-  readonly power: (row: number) => number;
+  readonly power: Power;
+}
+
+/** How well a character tells a danger's row from the supposed kind, from 0 to 1. */
+export interface Power {
+  /** By row, what was worked out before; below zero where nothing was. */
+  readonly known: Float64Array;
+  readonly workOut: (row: number) => number;
 }
 
 export interface Option {
@@ -51,7 +57,7 @@ export function reaches({ body, lentTo }: Option, id: string): boolean {
 export function optionsOf({ scene, knowledge }: Judgement, supposed: Sheet): Option[] {
   const options: Option[] = [];
   const dangers = knowledge.dangerTables;
-  const alone = tablesOfSheets([supposed]);
+  const alone = aloneOf(supposed);
   const power = powersOf(dangers, alone);
   const said = (looks: readonly Look[], age: Age | undefined, conditions: Conditions | undefined): Against[] =>
     looks.map((look) => againstOf(dangers, look, age, conditions, power(look.character, age)));
@@ -81,6 +87,15 @@ export function optionsOf({ scene, knowledge }: Judgement, supposed: Sheet): Opt
     }
   }
   return options;
+}
+
+const ALONE = new WeakMap<Sheet, Tables>();
+
+/** The tables of one sheet by itself. */
+function aloneOf(sheet: Sheet): Tables {
+  const alone = ALONE.get(sheet) ?? tablesOfSheets([sheet]);
+  ALONE.set(sheet, alone);
+  return alone;
 }
 
 /** What other bodies surely show of what no age changes: one kind is supposed, so this one will show it too. */
@@ -118,21 +133,27 @@ function againstOf(
   conditions: Conditions | undefined,
   power: Against["power"],
 ): Against {
-  const hit = isHardLook(look.character, age, look.states) ? 2 : 1;
   const weighing = weigh(dangers, look, age, conditions, false);
+  const hits = hitsOf(weighing, isHardLook(look.character, age, look.states) ? "hard" : "soft");
+  return { character: look.character, family: familyBitOf(look.character), ...hits, power };
+}
+
+type Hits = Pick<Against, "hits" | "never">;
+const HITS = new WeakMap<Weighing, { hard?: Hits; soft?: Hits }>();
+
+/** A weighing as hits. The same weighing comes again for bodies that are alike, and at the next touch. */
+function hitsOf(weighing: Weighing, kind: "hard" | "soft"): Hits {
+  const known = HITS.get(weighing) ?? {};
+  HITS.set(weighing, known);
+  const before = known[kind];
+  if (before !== undefined) return before;
   const hits = new Uint8Array(weighing.length);
-  for (let row = 0; row < hits.length; row += 1) {
-    const kind = weighing[row];
-    if (kind === CONTRADICTS) hits[row] = hit;
-    else if (kind === NEVER) hits[row] = HITS_NEVER;
-  }
-  return {
-    character: look.character,
-    family: familyBitOf(look.character),
-    hits,
-    never: hits.includes(HITS_NEVER),
-    power,
-  };
+  for (let row = 0; row < hits.length; row += 1)
+    if (weighing[row] === CONTRADICTS) hits[row] = kind === "hard" ? 2 : 1;
+    else if (weighing[row] === NEVER) hits[row] = HITS_NEVER;
+  const now = { hits, never: hits.includes(HITS_NEVER) };
+  known[kind] = now;
+  return now;
 }
 
 /** How well each character at each age tells the dangers from the supposed kind: the same for every body of that age. */
@@ -147,26 +168,25 @@ function powersOf(
     if (before !== undefined) return before;
     const theirs = dangers.column(character, age);
     const mine = supposed.column(character, age);
-    const power = remembered(
-      dangers.sheets.length,
-      (row) => shareOutside(mine, 0, theirs.listed[row] ?? 0) * shareOutside(theirs, row, mine.listed[0] ?? 0),
-    );
+    const power = {
+      known: knownOf(theirs, mine),
+      workOut: (row: number) =>
+        shareOutside(mine, 0, theirs.listed[row] ?? 0) * shareOutside(theirs, row, mine.listed[0] ?? 0),
+    };
     known.set(key, power);
     return power;
   };
 }
 
-/** The same worked out once a row: several results ask it of the same dangers. */
-function remembered(rows: number, of: (row: number) => number): (row: number) => number {
-  let known: Float64Array | undefined;
-  return (row) => {
-    known ??= new Float64Array(rows).fill(-1);
-    const before = known[row] ?? -1;
-    if (before >= 0) return before;
-    const value = of(row);
-    known[row] = value;
-    return value;
-  };
+const POWERS = new WeakMap<Column, { readonly mine: Column; readonly known: Float64Array }>();
+
+/** What is known of the powers of a column: kept while the supposed kind is the same, which it is from touch to touch. */
+function knownOf(theirs: Column, mine: Column): Float64Array {
+  const before = POWERS.get(theirs);
+  if (before?.mine === mine) return before.known;
+  const known = new Float64Array(theirs.listed.length).fill(-1);
+  POWERS.set(theirs, { mine, known });
+  return known;
 }
 
 /** The share of the states of one row that are not among the other's. */
@@ -193,9 +213,10 @@ function sizesAgainst(dangers: Tables, supposed: Sheet, { body }: BodyScene): Ag
   weighSizes(dangers, { ...body, measures: missing }, (row, family, hard) => {
     if (family === "size") hits[row] = Math.max(hits[row] ?? 0, hard ? 2 : 1);
   });
-  return [
-    { character: first, family: familyBit("size"), hits, never: false, power: (row) => (hits[row] === 0 ? 0 : 1) },
-  ];
+  const known = new Float64Array(hits.length);
+  for (let row = 0; row < hits.length; row += 1) if (hits[row] !== 0) known[row] = 1;
+  const power = { known, workOut: () => 0 };
+  return [{ character: first, family: familyBit("size"), hits, never: false, power }];
 }
 
 /**

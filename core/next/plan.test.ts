@@ -178,6 +178,8 @@ describe("what to do next", () => {
       const solution = highs.solve(asProgram(problem));
       expect(solution.Status, sheet.id).to.equal("Optimal");
       expect(cover?.cost, sheet.id).to.be.closeTo(solution.ObjectiveValue, 1e-6);
+      // the plan goes through the same demands in its arrays
+      expect(problem.cover, sheet.id).to.deep.equal(cover);
       solved += 1;
     }
     expect(solved).to.be.greaterThan(40);

@@ -12,10 +12,11 @@ import { evidenceOf, type Judgement } from "../judge/judge.ts";
 import { AGES_MUST, type Proofs, proofsOf } from "../judge/musts.ts";
 import type { Ruling } from "../judge/verdict.ts";
 import type { Must } from "../knowledge/sheet.ts";
-import { type CoverProblem, cheapestCover, isAttainable } from "./cover.ts";
-import { type FieldTest, testWords } from "./field-tests.ts";
+import { type Cover, type CoverProblem, coverOf, type Demand, isAttainable } from "./cover.ts";
+import { testWords } from "./field-tests.ts";
 import { furtherOf } from "./further.ts";
-import { demandsOf, hitsNeed, isHardOn, isHelped, isOpen, type Need, needsOf, TIER_WEIGHT, take } from "./needs.ts";
+import { demandsOf, eachDemand } from "./need-demands.ts";
+import { helpedBy, type Needs, needsOf, openNeeds, take, type Weighed, weighBest } from "./needs.ts";
 import { openedBy, SOFT_SHARE } from "./opened-by.ts";
 import { type Option, optionsOf, showsMust } from "./options.ts";
 import { byRatio } from "./order.ts";
@@ -48,26 +49,27 @@ export function planNext(
   const none = () => [];
   if (supposed === undefined)
     return ended({ tests: ages, minutes: minutesOf(ages), waitHours: 0 }, none, none, judgement, ruling);
-  const asked = judgement.rules.distance;
   const options = optionsOf(judgement, supposed.sheet);
   const needs = needsOf(judgement, options);
   const musts = mustsToShow(supposed);
-  const cover = cheapestCover(problemOf(options, needs, musts, supposed, judgement));
+  const costs = options.map(costOf);
+  const beside = besideDangers(options, musts, supposed, judgement);
   const proofs = proofsOf(judgement.scene);
-  const chosen = inOrder(cover?.chosen ?? [], { options, needs, musts, supposed, proofs });
+  const cover = coverOf(costs, demandsOf(needs, beside));
+  const chosen = inOrder(cover.chosen, { options, needs, musts, supposed, proofs });
   const tests = [
     ...ages,
     ...chosen.map((index) => {
       const option = options[index];
       if (option === undefined) return [];
-      const helped = needs.filter((need) => isHelped(need, index, asked));
-      const opens = openedBy(option, index, helped, asked, musts, supposed);
+      const helped = helpedBy(needs, index);
+      const opens = openedBy(option, index, needs, helped, musts, supposed);
       const shows = supposed.mustsMissing.filter((must) => showsMust(option, supposed.sheet, must.character, proofs));
       take(needs, index);
       return [
         planned(
           option,
-          onDemand(() => movedIn(helped)),
+          onDemand(() => movedIn(needs, helped)),
           opens,
           shows.map((must) => must.says),
         ),
@@ -75,14 +77,10 @@ export function planNext(
     }),
     ...otherAges(supposed),
   ].flat();
-  const left = needs.filter((need) => isOpen(need, asked));
-  const cost = ({ test }: Option) => costOf(test);
+  const left = openNeeds(needs);
   const unsettled = alone === undefined ? left : [];
-  const { joints, settles } = settledTogether(judgement, supposed, options, new Set(chosen), unsettled, cost);
-  const open = left.flatMap((need) => {
-    const dangers = need.dangers.filter(({ sheet }) => !settles(need.body, sheet.id));
-    return dangers.length === 0 ? [] : [{ ...need, dangers }];
-  });
+  const { joints, settles } = settledTogether(judgement, supposed, options, new Set(chosen), unsettled, costOf);
+  const open = onDemand(() => left.filter(({ body, danger }) => !settles(body, danger.sheet.id)));
   const all = [...tests, ...joints.flatMap(({ option, sheets }) => jointly(options[option], sheets))];
   const plan = {
     supposing: supposed.sheet.id,
@@ -90,12 +88,10 @@ export function planNext(
     minutes: minutesOf(all),
     waitHours: Math.max(0, ...all.map((test) => test.waitHours)),
   };
-  const settleNot = onDemand(() =>
-    open.flatMap((need) => need.dangers.map((danger) => cannotSettle(need.body, danger, judgement, supposed))),
-  );
+  const settleNot = onDemand(() => open().map(({ body, danger }) => cannotSettle(body, danger, judgement, supposed)));
   // where ages are only supposed the judge has not answered this find: nobody is told to leave a body out
   const bodies = agesUntold.length === 0 ? ruling.bodies : [];
-  const further = onDemand(() => furtherOf({ judgement, supposed, open, bodies }));
+  const further = onDemand(() => furtherOf({ judgement, supposed, open: open(), bodies }));
   return ended(plan, settleNot, further, judgement, ruling);
 }
 
@@ -152,33 +148,26 @@ function whyNothingHelps(
 }
 
 /**
- * What a set of options has to do: bring every danger that these tests can bring far enough away, show every must that
- * they can show. A danger that they cannot settle asks for nothing here; it is told as such.
+ * What a set of options has to do beside bringing every danger that these tests can bring far enough away: show every must
+ * that they can show, clear what is in doubt. What they cannot do asks for nothing here; it is told as such.
  */
-function problemOf(
+function besideDangers(
   options: readonly Option[],
-  needs: readonly Need[],
   musts: ReadonlySet<string>,
   supposed: Candidate,
   judgement: Judgement,
-): CoverProblem {
-  const demands = needs.flatMap((need) => demandsOf(need, judgement.rules.distance));
+): Demand[] {
   const proofs = proofsOf(judgement.scene);
-  for (const must of musts) {
-    const showing = options.flatMap((option, index) =>
-      showsMust(option, supposed.sheet, must, proofs) ? [index] : [],
-    );
-    demands.push({ atLeast: 1, groups: [showing] });
-  }
+  const oneOf = (does: (option: Option) => boolean): Demand => ({
+    atLeast: 1,
+    groups: [options.flatMap((option, index) => (does(option) ? [index] : []))],
+  });
+  const demands: Demand[] = [];
+  for (const must of musts) demands.push(oneOf((option) => showsMust(option, supposed.sheet, must, proofs)));
   // a look that is in doubt is looked at again; what refuses beside the supposed kind is told from it
-  for (const doubt of supposed.doubts)
-    demands.push({ atLeast: 1, groups: [options.flatMap((option, index) => (clears(option, doubt) ? [index] : []))] });
-  for (const other of inTheWay(judgement, supposed))
-    demands.push({
-      atLeast: 1,
-      groups: [options.flatMap((option, index) => (tellsFrom(option, other) ? [index] : []))],
-    });
-  return { costs: options.map((option) => costOf(option.test)), demands: demands.filter(isAttainable) };
+  for (const doubt of supposed.doubts) demands.push(oneOf((option) => clears(option, doubt)));
+  for (const other of inTheWay(judgement, supposed)) demands.push(oneOf((option) => tellsFrom(option, other)));
+  return demands.filter(isAttainable);
 }
 
 const clears = ({ looks, body }: Option, doubt: Contradiction): boolean =>
@@ -197,13 +186,18 @@ function inTheWay({ candidates, rules }: Judgement, supposed: Candidate): readon
 const tellsFrom = ({ looks, body, conditions }: Option, { sheet }: Candidate): boolean =>
   looks.some((look) => agreementOf(sheet, look, body?.body.age, conditions, true).kind === "contradicts");
 
-/** The planning problem of a judged find by itself, for measuring and for checking against a solver. */
-export function coverProblemOf(judgement: Judgement): CoverProblem | undefined {
+/**
+ * The planning problem of a judged find by itself, every demand written out, and the cover that a plan of it takes: for
+ * measuring, and for checking against a solver.
+ */
+export function coverProblemOf(judgement: Judgement): (CoverProblem & { readonly cover: Cover }) | undefined {
   const supposed = supposedOf(judgement);
   if (supposed === undefined) return undefined;
   const options = optionsOf(judgement, supposed.sheet);
   const needs = needsOf(judgement, options);
-  return problemOf(options, needs, mustsToShow(supposed), supposed, judgement);
+  const beside = besideDangers(options, mustsToShow(supposed), supposed, judgement);
+  const costs = options.map(costOf);
+  return { costs, demands: eachDemand(needs, beside), cover: coverOf(costs, demandsOf(needs, beside)) };
 }
 
 /** The kind that a find seems to be: the likeliest that fits and may be kept, else the one that comes nearest. */
@@ -223,34 +217,28 @@ function inOrder(
     proofs,
   }: {
     readonly options: readonly Option[];
-    readonly needs: readonly Need[];
+    readonly needs: Needs;
     readonly musts: ReadonlySet<string>;
     readonly supposed: Candidate;
     readonly proofs: Proofs;
   },
 ): readonly number[] {
+  const weighed: Weighed = new Map();
   let weights = 0;
-  for (const { weight } of needs) weights += weight;
+  for (const weight of needs.weights) weights += weight;
   const trials = chosen.flatMap((index) => {
     const option = options[index];
     if (option === undefined) return [];
-    let ending = 0;
-    for (const need of needs) {
-      const results = need.reach.byOption.get(index);
-      if (results === undefined) continue;
-      for (const { sheet, row } of need.dangers) {
-        let best = 0;
-        for (const one of results) {
-          if (!hitsNeed(one, need)) continue;
-          const power = option.against[one.against]?.power(row) ?? 0;
-          best = Math.max(best, power * (isHardOn(one, need) ? 1 : SOFT_SHARE));
-        }
-        ending += (TIER_WEIGHT[sheet.tier] ?? 0) * best;
-      }
-    }
+    const ending = weighBest(
+      needs,
+      index,
+      SOFT_SHARE,
+      option.against.map((one) => one.power),
+      weighed,
+    );
     const shown = [...musts].filter((must) => showsMust(option, supposed.sheet, must, proofs)).length;
     const failing = (weights > 0 ? (ODDS_OF_DANGER * ending) / weights : 0) + ODDS_OF_A_MUST_FAILING * shown;
-    return [{ index, cost: costOf(option.test), failing: Math.min(1, failing) }];
+    return [{ index, cost: costOf(option), failing: Math.min(1, failing) }];
   });
   return byRatio(trials).map(({ index }) => index);
 }
@@ -263,14 +251,17 @@ function mustsToShow({ sheet, mustsMissing }: Candidate): Set<string> {
   return new Set(mustsMissing.map((must) => must.character).filter((character) => !shownByOlder.has(character)));
 }
 
-/** The dangers of some needs, each once though it be needed against it on several bodies. */
-function movedIn(helped: readonly Need[]): readonly string[] {
+/** The dangers at some places, each once though it be needed against it on several bodies. */
+function movedIn({ dangers }: Needs, places: Uint32Array): readonly string[] {
   const moved = new Set<string>();
-  for (const { dangers } of helped) for (const { sheet } of dangers) moved.add(sheet.id);
+  for (const place of places) {
+    const danger = dangers[place];
+    if (danger !== undefined) moved.add(danger.sheet.id);
+  }
   return [...moved];
 }
 
-const costOf = (test: FieldTest): number =>
+const costOf = ({ test }: Option): number =>
   test.minutes + test.waitHours * MINUTES_A_WAITING_HOUR + (test.destroys ? MINUTES_FOR_SPOILING : 0);
 
 function planned(

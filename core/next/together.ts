@@ -44,9 +44,7 @@ export function settledTogether(
 ): Together {
   if (open.length === 0) return NOTHING;
   const rows = nearestOf(open);
-  const pairs = open.flatMap(({ body, dangers }) =>
-    dangers.flatMap(({ sheet, row }) => (rows.has(row) ? [{ body, sheet }] : [])),
-  );
+  const pairs = open.flatMap(({ body, danger: { sheet, row } }) => (rows.has(row) ? [{ body, sheet }] : []));
   const tables = rowsOf(judgement.knowledge.dangerTables, [...rows]);
   const { find } = judgement.scene;
   const clearedBy = (taken: ReadonlySet<number>): ReadonlySet<string> => {
@@ -98,11 +96,10 @@ export function settledTogether(
 /** The rows of what is left open, the nearest of a very large shelf: of the others it is said that they stay so. */
 function nearestOf(open: readonly Need[]): ReadonlySet<number> {
   const rows = new Set<number>();
-  for (const { dangers } of open)
-    for (const { row } of dangers) {
-      if (rows.size === TRIED_AT_MOST) return rows;
-      rows.add(row);
-    }
+  for (const { danger } of open) {
+    if (rows.size === TRIED_AT_MOST) break;
+    rows.add(danger.row);
+  }
   return rows;
 }
 const TRIED_AT_MOST = 100;

@@ -49,6 +49,7 @@ export function plainCandidate(
     fitsPlainly: contradictions.length === 0 && doubts.length === 0,
     allowed: isAllowed(sheet, rules),
     mustsConfirmed: listed - mustsMissing.length,
+    lacksMusts: mustsMissing.length > 0,
     mustsMissing,
     contradicted: contradictions.length,
     contradictions: contradictions.slice(0, TOLD),
