@@ -14,6 +14,31 @@ import {
 import { idOf } from "./every-view.ts";
 
 /** A page's own script: touches a state of the foot and tells after how many ms it was drawn, and was answered. */
+interface Standing {
+  readonly state: string;
+  readonly top: number;
+  readonly says: string;
+}
+
+/** What the dark half says, and where its dangers begin. */
+const STANDING = `(() => ({
+  state: document.querySelector("[data-verdict]").getAttribute("data-state"),
+  top: document.querySelector(".standing-rows").getBoundingClientRect().top,
+  says: document.querySelector(".standing-sentence").innerText.trim(),
+}))()`;
+
+/** The same at the moment when a touch was drawn and its answer is not there yet. */
+const whileWorking = (state: string) => `new Promise((resolve) => {
+  const verdict = document.querySelector("[data-verdict]");
+  const watch = new MutationObserver(() => {
+    if (verdict.getAttribute("data-state") !== "working") return;
+    watch.disconnect();
+    resolve(${STANDING});
+  });
+  watch.observe(verdict, { attributes: true });
+  document.querySelector('[data-character="base"] [data-state="${state}"]').click();
+})`;
+
 const timed = (state: string) => `new Promise((resolve) => {
   const started = performance.now();
   const choice = document.querySelector('[data-character="base"] [data-state="${state}"]');
@@ -25,7 +50,8 @@ const timed = (state: string) => `new Promise((resolve) => {
     watch.disconnect();
     resolve([drawn, performance.now() - started]);
   });
-  watch.observe(document.body, { subtree: true, attributes: true, childList: true });
+  // of the whole page it would have to note every stroke that is drawn, and time itself
+  for (const one of [choice, verdict]) watch.observe(one, { attributes: true });
   choice.click();
 })`;
 
@@ -124,6 +150,20 @@ describe("the device at the bench", () => {
       const sideways = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect(sideways, name).to.be.at.most(0);
     }
+    await context.close();
+  });
+
+  it("keeps the dangers where they stand while an answer is worked out, and the old sentence is not to be read", async () => {
+    const { page, context } = await application.open(DESK);
+    await page.goto(`${application.address}/finds/${idOf("pale one")}/record/foot`);
+    await untilVerdict(page, "hold");
+    const before = await page.evaluate<Standing>(STANDING);
+    const during = await page.evaluate<Standing>(whileWorking("bulb"));
+    expect(during.state).to.equal("working");
+    expect(during.says).to.equal("Working it out.");
+    expect(during.top).to.equal(before.top);
+    await untilVerdict(page, "hold");
+    expect((await page.evaluate<Standing>(STANDING)).says).not.to.contain("Working it out");
     await context.close();
   });
 

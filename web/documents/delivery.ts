@@ -1,7 +1,7 @@
 /** Whether the server has what is on the screen of one document, with its pictures. */
 import { documentSchema, type SentDocument } from "@jittery-cap/core/api";
 import { liveQuery } from "dexie";
-import { type DocumentRow, device, UNSENT } from "./device.ts";
+import { type DocumentRow, device, type Trouble, UNSENT } from "./device.ts";
 import { type SyncState, useSync } from "./sync.ts";
 
 export interface Delivery {
@@ -24,34 +24,36 @@ interface Waiting {
   readonly revision: number;
 }
 
-/** What of a document waits on this device, pictures and opinions about it among it. */
-async function waitingOf(id: string): Promise<Waiting> {
-  const [touches, row, about, trouble] = await Promise.all([
-    device.queue.where("documentId").equals(id).count(),
-    device.documents.get(id),
-    device.documents.where("about").equals(id).toArray(),
-    device.troubles.get(id),
-  ]);
-  const troubled = new Set((await device.troubles.bulkGet(about.map((one) => one.id))).map((one) => one?.documentId));
-  const unsent = about.filter((one) => isUnsent(one) && !troubled.has(one.id)).length;
-  const archivedAbout = await device.queue
-    .where("documentId")
-    .anyOf(about.map((one) => one.id))
-    .count();
-  const waiting = touches + archivedAbout + unsent + (row !== undefined && isUnsent(row) ? 1 : 0);
-  const revision = row?.revision ?? 0;
-  if (trouble === undefined) return { waiting, trouble: undefined, revision };
-  const current = documentSchema.safeParse(trouble.current);
-  return {
-    waiting,
-    revision,
-    trouble: {
+/** What of a document waits on this device, pictures and opinions about it among it: in one look, at one moment. */
+function waitingOf(id: string): Promise<Waiting> {
+  return device.transaction("r", device.queue, device.documents, device.troubles, async () => {
+    const [touches, row, about, trouble] = await Promise.all([
+      device.queue.where("documentId").equals(id).count(),
+      device.documents.get(id),
+      device.documents.where("about").equals(id).toArray(),
+      device.troubles.get(id),
+    ]);
+    const ofThem = about.length === 0 ? 0 : await waitingAmong(about);
+    const waiting = touches + ofThem + (row !== undefined && isUnsent(row) ? 1 : 0);
+    return {
       waiting,
-      state: trouble.kind,
-      text: trouble.text,
-      ...(current.success ? { current: current.data } : {}),
-    },
-  };
+      trouble: trouble === undefined ? undefined : told(trouble, waiting),
+      revision: row?.revision ?? 0,
+    };
+  });
+}
+
+/** How many of the documents about one wait themselves, and how many changes of them. */
+async function waitingAmong(about: readonly DocumentRow[]): Promise<number> {
+  const ids = about.map((one) => one.id);
+  const troubled = new Set((await device.troubles.bulkGet(ids)).map((one) => one?.documentId));
+  const unsent = about.filter((one) => isUnsent(one) && !troubled.has(one.id)).length;
+  return unsent + (await device.queue.where("documentId").anyOf(ids).count());
+}
+
+function told({ kind, text, current: sent }: Trouble, waiting: number): Delivery {
+  const current = documentSchema.safeParse(sent);
+  return { waiting, state: kind, text, ...(current.success ? { current: current.data } : {}) };
 }
 
 const stateOf = (waiting: number, sync: SyncState): Delivery["state"] => {

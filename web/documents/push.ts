@@ -21,12 +21,14 @@ interface Waiting {
 }
 
 /** What a document has waiting; undefined where that is nothing, or it is in trouble that a person has to see first. */
-export async function waitingOf(id: string): Promise<Waiting | undefined> {
-  const row = documentRowSchema.safeParse(await device.documents.get(id));
-  if (!row.success) return undefined;
-  if ((await device.troubles.get(id)) !== undefined) return undefined;
-  const queued = await device.queue.where("documentId").equals(id).sortBy("order");
-  return row.data.version > 0 && queued.length === 0 ? undefined : { row: row.data, queued };
+export function waitingOf(id: string): Promise<Waiting | undefined> {
+  return device.transaction("r", device.documents, device.troubles, device.queue, async () => {
+    const row = documentRowSchema.safeParse(await device.documents.get(id));
+    if (!row.success) return undefined;
+    if ((await device.troubles.get(id)) !== undefined) return undefined;
+    const queued = await device.queue.where("documentId").equals(id).sortBy("order");
+    return row.data.version > 0 && queued.length === 0 ? undefined : { row: row.data, queued };
+  });
 }
 
 /** The documents that have something waiting, finds first: what is about one follows it. */

@@ -22,11 +22,13 @@ interface DarkHalfProps {
 /** Fewer mistakes than these between a danger and the find, and it is counted as near. */
 const NEAR = 2;
 
+const WORKING = "Working it out.";
+
 /** The first reason; for a basket what has to happen first, since that is the more urgent to read. */
 function sentence(answer: ShownAnswer | undefined, state: AnswerState): string | undefined {
   if (state === "failed")
     return "The answer could not be worked out on this device. It is tried again; until then, this is held.";
-  if (answer === undefined || state === "working") return "Working it out.";
+  if (answer === undefined) return WORKING;
   const [condition] = answer.conditions ?? [];
   return condition === undefined
     ? answer.reasons[0]?.text
@@ -55,8 +57,10 @@ export function DarkHalf({ answer, state, lastMove, onPick, unlooked = [] }: Dar
       <p role="status" data-verdict={verdict} data-state={state} className="standing-verdict">
         {VERDICT_WORDS[verdict]}
       </p>
-      <p className="standing-sentence" data-urgent={verdict !== "hold" || state === "failed"}>
-        {sentence(answer, state)}
+      <p className="standing-sentence" data-state={state} data-urgent={verdict !== "hold" || state === "failed"}>
+        {/* while it is worked out the old sentence is not seen and keeps its room: nothing below moves up and down again */}
+        <span className="standing-said">{sentence(answer, state)}</span>
+        {state === "working" && answer !== undefined && <span className="standing-working">{WORKING}</span>}
       </p>
       <ScrollRegion label="Distances" className="standing-rows">
         {wide ? <AllRows {...groups} onPick={onPick} /> : <NearestRows {...groups} isKnown={isKnown} onPick={onPick} />}
