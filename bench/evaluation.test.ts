@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { findSchema } from "@jittery-cap/core";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { expect } from "chai";
@@ -28,6 +29,11 @@ describe("the work that is given to a rule engine for comparison", () => {
     await sameResults(find, shipped);
     const [against] = await engineRun(find, shipped)();
     expect(against?.get("amanita-virosa")).to.include.members(["gill-colour", "base"]);
+  });
+
+  it("is the same work for the find that it is timed on, with what dangers never show", async () => {
+    const demo = new URL("../demo/finds/white-ones-in-an-arc.json", import.meta.url);
+    await sameResults(findSchema.parse(JSON.parse(readFileSync(demo, "utf8"))), shipped);
   });
 });
 

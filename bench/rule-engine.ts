@@ -10,9 +10,15 @@ import {
 } from "@jittery-cap/core";
 import { Engine } from "json-rules-engine";
 
-/** What one rule asks of a look: by age, the states that its danger lists of the character and those taken for them. */
+/**
+ * What one rule asks of a look: by age, the states that its danger lists of the character and those taken for them. What
+ * the danger never shows is taken for none of them.
+ */
 interface Listed {
-  readonly [age: string]: { readonly states: readonly string[]; readonly near: readonly string[] } | undefined;
+  readonly never: readonly string[];
+  readonly byAge: Readonly<
+    Record<string, { readonly states: readonly string[]; readonly near: readonly string[] } | undefined>
+  >;
 }
 
 /** A look as the engine is told it. */
@@ -32,7 +38,7 @@ export function engineFor(knowledge: Knowledge): Engine {
     const truths = new Set<string>();
     const near = new Set<string>();
     for (const age of look.age === undefined ? AGES : [look.age]) {
-      const one = listed[age];
+      const one = listed.byAge[age];
       if (one === undefined) return false;
       for (const state of one.states) truths.add(state);
       for (const state of one.near) near.add(state);
@@ -42,19 +48,21 @@ export function engineFor(knowledge: Knowledge): Engine {
       state === "pleasant-unnamed" ||
       state === "unpleasant-unnamed" ||
       truths.has(state) ||
-      near.has(state) ||
+      (near.has(state) && !listed.never.includes(state)) ||
       look.excused.some((mask) => mask.state === state && all.some((truth) => mask.from?.includes(truth) ?? true));
     return !look.states.some(fits);
   });
   for (const danger of knowledge.dangers)
     for (const [character, byAge] of Object.entries(danger.characters)) {
       if (byAge === undefined || !isCharacterId(character)) continue;
-      const value = Object.fromEntries(
+      const listed = Object.fromEntries(
         Object.entries(byAge).map(([age, table = {}]) => {
           const common = Object.keys(table).filter((state) => table[state] !== "rare");
           return [age, { states: Object.keys(table), near: common.flatMap((one) => dangerNeighbours(character, one)) }];
         }),
       );
+      const never = danger.never.filter((one) => one.character === character).flatMap(({ states }) => states);
+      const value: Listed = { never, byAge: listed };
       engine.addRule({
         conditions: { all: [{ fact: character, operator: "speaksAgainst", value }] },
         event: { type: danger.id, params: { character } },
