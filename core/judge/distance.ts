@@ -166,6 +166,12 @@ const JOINED: readonly Joined[] = [
   // one slip at a young ring would undo the gills that it hides as well
   { kept: "ring", dropped: "gill-colour", when: ({ body }) => body.age === "young" },
   { kept: "ring", dropped: "stem-surface", when: (_, stem) => shows(stem, "scaly-below-ring") },
+  // one with the ring both, they are one with each other too: else the ring, struck, would set two free for one
+  {
+    kept: "gill-colour",
+    dropped: "stem-surface",
+    when: ({ body }, stem) => body.age === "young" && shows(stem, "scaly-below-ring"),
+  },
   {
     kept: "base",
     dropped: "veil-on-cap",

@@ -45,6 +45,30 @@ describe("two looks that are one thing to the eye", () => {
         expectNoneFarther(assess(without(find, character, how), SHIPPED), before, `${character} ${how}`);
   });
 
+  it("stay one in threes: a ring, the gills that it hides and the scales below it, whichever of them is struck", () => {
+    const seen = (ring: string, ringColour: string, gills: string): Seen => ({
+      underside: "gills",
+      ring,
+      "ring-colour": ringColour,
+      "gill-colour": gills,
+      "stem-surface": "scaly-below-ring",
+      base: "plain",
+    });
+    for (const ring of ["fibrous-zone", "cobweb", "skirt", "none"])
+      for (const ringColour of ["purple", "white"])
+        for (const gills of ["purple-grey", "green", "yellow", "white", "rust-brown"])
+          for (const others of [[], [bodyOf(seen(ring, ringColour, gills), { id: "B", age: "young" })]]) {
+            const find = findOf([bodyOf(seen(ring, ringColour, gills), { age: "young" }), ...others]);
+            const before = assess(find, SHIPPED);
+            for (const character of ["ring", "ring-colour", "gill-colour", "stem-surface"])
+              expectNoneFarther(
+                assess(without(find, character, "struck"), SHIPPED),
+                before,
+                `${ring} ${ringColour} ${gills}, ${others.length + 1}: ${character}`,
+              );
+          }
+  });
+
   it("stay one where the first of them is unsure and another look at the ring speaks", () => {
     const find = findOf([bodyOf({ ...GOLDEN, base: "plain" })]);
     const before = assess(find, SHIPPED);

@@ -117,20 +117,22 @@ function joinedAway(
   const states = (character: string) =>
     [...body.looks.values()].find((look) => look.character === character)?.states ?? [];
   const shows = (character: string, ...some: string[]) => states(character).some((state) => some.includes(state));
-  const pairs: readonly (readonly [string, string, boolean])[] = [
+  const pairs: readonly (readonly ["ring" | "base" | "gill-colour", string, boolean])[] = [
     ["ring", "gill-colour", body.body.age === "young"],
     ["ring", "stem-surface", shows("stem-surface", "scaly-below-ring")],
+    ["gill-colour", "stem-surface", body.body.age === "young" && shows("stem-surface", "scaly-below-ring")],
     ["base", "veil-on-cap", shows("veil-on-cap", "white-warts", "grey-warts", "tan-warts", "yellow-warts", "sheets")],
   ];
   const away = new Set<string>();
   const once = new Set<string>();
   for (const [kept, other, together] of pairs) {
-    const keptFamily = kept === "ring" ? "ring" : "base";
-    const one = points.find((point) => point.family === keptFamily);
+    const keptFamily = kept === "gill-colour" ? "spore-colour" : kept;
+    const one = points.find((point) => point.family === keptFamily && !away.has(point.character));
     const second = points.find((point) => point.character === other);
     if (!together || one === undefined || second === undefined) continue;
     if (points.filter((point) => point.family === second.family).length > 1) continue;
-    if (!isTwice(second.family) || (isTwice(keptFamily) && !once.has(keptFamily))) away.add(other);
+    const isOnce = !isTwice(second.family) || once.has(second.family);
+    if (isOnce || (isTwice(keptFamily) && !once.has(keptFamily))) away.add(other);
     once.add(second.family);
   }
   return { away, once };
