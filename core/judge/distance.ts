@@ -130,7 +130,7 @@ export function weighBody(
   }
   joinLooks(body, mine, { own, several, twice });
   const families = own.slice();
-  if (borrowed.length === 0)
+  if (borrowed.length === 0 || hangsOnTheRing(body))
     return { dangers, body, looks, borrowed, own, granted: NONE_GRANTED, families, twice, hard, softened };
   const granted = grantedLooks(borrowed, mine, own, several, fragile, hard);
   for (let row = 0; row < size; row += 1) {
@@ -144,6 +144,12 @@ export function weighBody(
 
 /** Nothing is borrowed: no row has anything granted. */
 const NONE_GRANTED = new Uint8Array(0);
+
+/**
+ * Whether a young body's quick look hangs on its ring alone. One mistake there would undo its gills and all that it takes
+ * over, so nothing is lent to it, whether its gills were looked at or not: struck, they would else make room for a loan.
+ */
+const hangsOnTheRing = (body: BodyScene): boolean => body.body.age === "young" && undoesQuickLook(body, "ring");
 
 /** The look that a look stands or falls with: young gills count only where the veil was seen open. */
 export function restsOn(body: BodyScene, character: CharacterId): CharacterId {

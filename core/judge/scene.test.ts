@@ -69,9 +69,31 @@ describe("a body of a troop", () => {
   });
 
   it("gains one mistake at most by all that it inherits, since one wrong quick look undoes all of it", () => {
-    const answer = answerTo([bodyOf(REFERENCE, { keep: false }), other(QUICK)]);
+    const answer = answerTo([bodyOf(REFERENCE, { keep: false }), other({ ...QUICK, "stem-surface": "smooth" })]);
     // its own looks fit the angel; print and foot both speak against it, and count as one
     expect(mistakesTo(answer, "amanita-virosa")).to.equal(1);
+  });
+
+  it("is lent nothing while it is young and its quick look hangs on its ring alone, gills looked at or not", () => {
+    const hanging = other(QUICK);
+    expect(mistakesTo(answerTo([bodyOf(REFERENCE, { keep: false }), hanging]), "amanita-virosa")).to.equal(0);
+    // grown, its gills hang on no veil
+    const grown = bodyOf({ ...REFERENCE, "gill-colour": "chocolate-brown" }, { keep: false, age: "mature" });
+    expect(mistakesTo(answerTo([grown, { ...hanging, age: "mature" }]), "amanita-virosa")).to.equal(1);
+  });
+
+  it("is not cleared by leaving out its gills: the print of another would take their place, and a hard one", () => {
+    const looks: Seen = { underside: "gills", ring: "none", base: "sac", "stain-base": "none", "gill-colour": "pink" };
+    const { "gill-colour": _left, ...without } = looks;
+    const printed = bodyOf({ ...looks, "spore-print": "pink" }, { id: "B", age: "mature" });
+    const site = {
+      site: { habitat: ["grassland" as const], substrate: ["soil" as const], host: ["none-near" as const] },
+    };
+    const statuses = (words: Seen) =>
+      new Map(answerTo([bodyOf(words), printed], site).dangers.map(({ sheet, status }) => [sheet, status]));
+    const before = statuses(looks);
+    for (const [sheet, status] of statuses(without))
+      if (status === "ruled-out") expect(before.get(sheet), sheet).to.equal("ruled-out");
   });
 
   it("knows which look its quick look stands on", () => {

@@ -160,7 +160,8 @@ function grantedPoint(
     const ofFamily = all.filter((point) => point.family === family);
     return ofFamily.length === 1 && ofFamily.every((point) => undoesQuickLook(body, restsOn(body, point.character)));
   });
-  if (restsOnQuickLook) return undefined;
+  // at a young ring hang the gills as well, looked at or not
+  if (restsOnQuickLook || (body.body.age === "young" && undoesQuickLook(body, "ring"))) return undefined;
   const softMasked = excused.some(
     ({ character, states }) =>
       undoesQuickLook(body, restsOn(body, character)) && !isHardLook(character, body.body.age, states),
