@@ -5,7 +5,7 @@ import { countBits, type Tables } from "../knowledge/tables.ts";
 import { type MaskUse, maskUse, type Point, pointsOf } from "./contradictions.ts";
 import { familyBit, familyBitOf } from "./families.ts";
 import type { Look } from "./looks.ts";
-import { type BodyScene, type Inherited, undoesQuickLook } from "./scene.ts";
+import { type BodyScene, hangsOnTheRing, type Inherited, undoesQuickLook } from "./scene.ts";
 import { sizePoints, weighSizes } from "./sizes.ts";
 import { AGREES, isAgainst, MASKED, masksBehind, NEVER, SILENT, type Weighing, weigh } from "./weigh.ts";
 
@@ -144,12 +144,6 @@ export function weighBody(
 
 /** Nothing is borrowed: no row has anything granted. */
 const NONE_GRANTED = new Uint8Array(0);
-
-/**
- * Whether a young body's quick look hangs on its ring alone. One mistake there would undo its gills and all that it takes
- * over, so nothing is lent to it, whether its gills were looked at or not: struck, they would else make room for a loan.
- */
-const hangsOnTheRing = (body: BodyScene): boolean => body.body.age === "young" && undoesQuickLook(body, "ring");
 
 /** The look that a look stands or falls with: young gills count only where the veil was seen open. */
 export function restsOn(body: BodyScene, character: CharacterId): CharacterId {

@@ -62,6 +62,12 @@ export function undoesQuickLook(body: BodyScene, character: string): boolean {
   });
 }
 
+/**
+ * Whether a young body's quick look hangs on its ring alone. One mistake there would undo its gills and all that it takes
+ * over, so nothing is lent to it, whether its gills were looked at or not: struck, they would else make room for a loan.
+ */
+export const hangsOnTheRing = (body: BodyScene): boolean => body.body.age === "young" && undoesQuickLook(body, "ring");
+
 /** What a body inherits, and from which body it does so. */
 export interface Inherited {
   readonly look: Look;

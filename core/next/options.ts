@@ -7,7 +7,7 @@ import type { Look } from "../judge/looks.ts";
 import { isHidden } from "../judge/masks.ts";
 import { isConfirmed, type Proofs } from "../judge/musts.ts";
 import { SHARE } from "../judge/ranking.ts";
-import { type BodyScene, hasQuickLook, ONCE_ONLY } from "../judge/scene.ts";
+import { type BodyScene, hangsOnTheRing, hasQuickLook, ONCE_ONLY } from "../judge/scene.ts";
 import { weighSizes } from "../judge/sizes.ts";
 import { CONTRADICTS, NEVER, type Weighing, weigh } from "../judge/weigh.ts";
 import type { Clause, Sheet } from "../knowledge/sheet.ts";
@@ -123,7 +123,8 @@ function isSettled(body: BodyScene, character: CharacterId): boolean {
 
 function borrowersOf(test: FieldTest, body: BodyScene, bodies: readonly BodyScene[]): Set<string> {
   if (!test.shows.some((character) => ONCE_ONLY.includes(character))) return new Set();
-  return new Set(bodies.filter((one) => one !== body && hasQuickLook(one)).map((one) => one.body.id));
+  const borrows = (one: BodyScene) => one !== body && hasQuickLook(one) && !hangsOnTheRing(one);
+  return new Set(bodies.filter(borrows).map((one) => one.body.id));
 }
 
 function againstOf(
