@@ -30,8 +30,10 @@ export interface Conditions {
   readonly printPending: boolean;
   /** A dense cluster on wood with joined feet: a sac or a bulb of one's own has no room in it, however it was cut off. */
   readonly joinedFeet: boolean;
-  /** Closed all round: a ball. */
+  /** Told as closed all round: a ball. */
   readonly enclosed: boolean;
+  /** Not surely seen to be open below: it may be a ball, and one that shows no foot. */
+  readonly maybeClosed: boolean;
   /** The ring was looked at and no veil spans the gills. */
   readonly veilSeenOpen: boolean;
 }
@@ -40,6 +42,8 @@ export interface Conditions {
 export function conditionsOf(find: Find, body: Body, looks: Looks): Conditions {
   const weather = find.weather ?? {};
   const ring = looks.get("ring");
+  const underside = looks.get("underside");
+  const enclosed = underside?.states.includes("enclosed") === true;
   return {
     age: body.age,
     lifted: body.lifted,
@@ -55,7 +59,8 @@ export function conditionsOf(find: Find, body: Body, looks: Looks): Conditions {
     paper: body.print?.paper ?? weather.printPaper,
     printPending: body.print?.laidAt !== undefined && body.print.readAt === undefined,
     joinedFeet: hasJoinedFeet(find, looks),
-    enclosed: looks.get("underside")?.states.includes("enclosed") === true,
+    enclosed,
+    maybeClosed: enclosed || underside?.sure !== true,
     veilSeenOpen: ring !== undefined && !ring.states.includes("closed"),
   };
 }

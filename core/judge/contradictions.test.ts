@@ -57,8 +57,9 @@ describe("how a look stands to a sheet", () => {
   });
 
   it("is told in words: what was seen, where, and what the kind has", () => {
-    const point = answerTo([bodyOf({ base: "plain" })]).dangers.find((danger) => danger.sheet === "amanita-virosa")
-      ?.points[0];
+    const point = answerTo([bodyOf({ base: "plain", underside: "gills" })]).dangers.find(
+      (danger) => danger.sheet === "amanita-virosa",
+    )?.points[0];
     expect(point?.text).to.equal(
       "shape of the foot: plain on A; the destroying angel (northern) has sac, bulb, clasping rim or abrupt bulb",
     );

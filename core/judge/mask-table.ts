@@ -114,9 +114,9 @@ export const MASKS: readonly Mask[] = [
     from: DEEP_FEET,
     to: ["sits-on-ground", "plain", "tapered", "rooting", "bulb"],
     provesMusts: true,
-    inForce: (c) => c.enclosed,
-    why: "a closed ball shows no foot: an egg of an amanita sits on its own sac and cord as a puffball does on its",
-    lift: "halve it from top to foot: an egg shows a cap and gills drawn in it",
+    inForce: (c) => c.maybeClosed,
+    why: "it was not seen open below, and a closed ball shows no foot: an egg of an amanita sits on its own sac and cord as a puffball does on its",
+    lift: "look underneath; where it is closed all round, halve it from top to foot: an egg shows a cap and gills drawn in it",
   },
   {
     id: "base-worn",

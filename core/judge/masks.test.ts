@@ -21,7 +21,7 @@ const WHOLE_AND_FRESH: Partial<Body> = { age: "young", lifted: "whole" };
 function inForce({ look, body, weather }: Pick<Case, "look" | "body" | "weather">): string[] {
   const find = findOf([bodyOf(look, { ...WHOLE_AND_FRESH, ...body })], weather === undefined ? {} : { weather });
   const scene = sceneOf(find).bodies[0];
-  const [character] = Object.keys(look);
+  const [character] = Object.keys(look); // the one that is asked about comes first
   const seen = [...(scene?.looks.values() ?? [])].find((one) => one.character === character);
   if (scene === undefined || seen === undefined) throw new Error("nothing to look at");
   return masksInForce(seen, scene.conditions).map((mask) => mask.id);
@@ -35,6 +35,9 @@ const CASES: readonly Case[] = [
   { what: "a ring not there yet", look: { ring: "none" }, body: { age: "button" }, mask: "ring-lost" },
   { what: "a foot left in the ground", look: { base: "plain" }, body: { lifted: "cut" }, mask: "base-hidden" },
   { what: "a foot pulled out of its sac", look: { base: "plain" }, body: { lifted: "pulled" }, mask: "base-hidden" },
+  { what: "the foot of a ball", look: { base: "plain", underside: "enclosed" }, mask: "closed-ball" },
+  { what: "the foot of what may be a ball", look: { base: "plain" }, mask: "closed-ball" },
+  { what: "the foot of an unsure opening", look: { base: "plain", underside: "?gills" }, mask: "closed-ball" },
   { what: "a foot worn by age", look: { base: "plain" }, body: { age: "old" }, mask: "base-worn" },
   { what: "a foot that was cleaned", look: { base: "plain" }, body: { wear: ["cleaned"] }, mask: "base-worn" },
   {
@@ -139,7 +142,7 @@ describe("a mask", () => {
     ] as const)
       expect(
         inForce({
-          look: { [character]: state },
+          look: { [character]: state, underside: "gills" },
           weather: { airTempC: 15, rain24hMm: 0, drySpellDays: 0, frostLastNight: false },
         }),
         character,
@@ -233,9 +236,9 @@ describe("a mask that one kind has of its own", () => {
   });
   it("lets a champagne amanita stand behind a plain-looking foot once it was handled, and says why", () => {
     const distance = (wear: "handled" | undefined) =>
-      answerTo([bodyOf({ base: "tapered" }, wear === undefined ? {} : { wear: [wear] })]).dangers.find(
-        (danger) => danger.sheet === "amanita-crenulata",
-      );
+      answerTo([
+        bodyOf({ base: "tapered", underside: "gills" }, wear === undefined ? {} : { wear: [wear] }),
+      ]).dangers.find((danger) => danger.sheet === "amanita-crenulata");
     expect(distance(undefined)?.mistakes).to.equal(1);
     expect(distance("handled")?.mistakes).to.equal(0);
     expect(

@@ -259,7 +259,7 @@ describe("several observers", () => {
   });
   it("who look again later replace what they saw before", () => {
     const twice = [
-      ...seen({ base: "sac" }, { at: "2026-09-14T10:00:00Z" }),
+      ...seen({ base: "sac", underside: "gills" }, { at: "2026-09-14T10:00:00Z" }),
       ...seen({ base: "plain" }, { at: "2026-09-14T10:05:00Z" }),
     ];
     expect(mistakesTo(answerTo([bodyOf({}, { seen: twice })]), "amanita-virosa")).to.equal(1);
@@ -272,9 +272,12 @@ describe("what is hidden", () => {
     expect(ringless({ age: "old", wear: ["rain-washed"] })).to.equal(0);
     expect(ringless({ age: "young" })).to.equal(1);
   });
-  it("a plain foot counts only when lifted whole and fresh", () => {
-    const foot = (more: object) => mistakesTo(answerTo([bodyOf({ base: "plain" }, more)]), "amanita-virosa");
+  it("a plain foot counts only when lifted whole and fresh, of a body that is seen to be open below", () => {
+    const foot = (more: object, underside = "gills") =>
+      mistakesTo(answerTo([bodyOf({ base: "plain", underside }, more)]), "amanita-virosa");
     expect(foot({})).to.equal(1);
+    expect(foot({}, "?gills")).to.equal(0);
+    expect(mistakesTo(answerTo([bodyOf({ base: "plain" })]), "amanita-virosa")).to.equal(0);
     expect(foot({ lifted: "pulled" })).to.equal(0);
     expect(foot({ wear: ["cleaned"] })).to.equal(0);
     expect(foot({ age: "old" })).to.equal(0);
