@@ -4,7 +4,7 @@ import { existsSync } from "node:fs";
 import { type Browser, type BrowserContext, chromium, type Page } from "playwright-core";
 import { type Scratch, scratchDatabase } from "../server/tests/scratch-database.ts";
 import { cookieOfFirst, toldBy } from "../server/tests/sign-in.ts";
-import { watchPages } from "./tell-pages.ts";
+import { rememberPages, watchPages } from "./tell-pages.ts";
 
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844 };
@@ -90,6 +90,7 @@ export async function startApplication(
       return { page, context };
     },
     stop: async () => {
+      await rememberPages();
       await browser.close();
       server.kill("SIGTERM");
       await new Promise((resolve) => server.once("exit", resolve));

@@ -7,6 +7,8 @@ const TOLD = 1500;
 const KEPT_LINES = 12;
 
 const contexts = new Set<BrowserContext>();
+/** Pages of an application that was stopped before the test's own hooks were through, in words. */
+let closed: string[] = [];
 const said = new WeakMap<Page, string[]>();
 
 /** Remembers a context, so that its pages can be told about. */
@@ -37,12 +39,23 @@ async function inWords(page: Page): Promise<string> {
   return [page.url(), text?.slice(0, TOLD) ?? "", ...(said.get(page) ?? [])].join("\n      ");
 }
 
+async function pagesInWords(): Promise<string[]> {
+  const pages = [...contexts].flatMap((context) => context.pages());
+  return Promise.all(pages.map(inWords));
+}
+
+/** Remembers what the open pages show, before they are closed: suites that stop after each test do so before this hook. */
+export async function rememberPages(): Promise<void> {
+  closed.push(...(await pagesInWords()));
+}
+
 /** Run by the test runner after each test. */
 export const mochaHooks = {
   async afterEach(this: Mocha.Context): Promise<void> {
+    const before = closed;
+    closed = [];
     if (this.currentTest?.state !== "failed") return;
-    for (const context of contexts)
-      for (const page of context.pages())
-        process.stderr.write(`\n    ${this.currentTest.fullTitle()}\n      ${await inWords(page)}\n`);
+    for (const words of [...before, ...(await pagesInWords())])
+      process.stderr.write(`\n    ${this.currentTest.fullTitle()}\n      ${words}\n`);
   },
 };
