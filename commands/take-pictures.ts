@@ -216,6 +216,8 @@ async function take(browser: Browser, address: string, picture: Picture): Promis
   await page.evaluate(() => document.fonts.ready);
   if (label !== undefined) await page.locator('[data-state="fresh"]').first().waitFor();
   const drawn = await picture.prepare?.(page);
+  // as it looks when nothing is on its way any more
+  for (const words of ["Still fetching", "sending"]) await page.getByText(words).first().waitFor({ state: "detached" });
   const path = `${FOLDER}/${picture.name}.png`;
   // a file that the application made is its own picture
   if (drawn instanceof Uint8Array) writeFileSync(path, drawn);

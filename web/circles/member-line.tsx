@@ -52,6 +52,7 @@ export function MemberLine({ circle, member, isMe, canChange, onChanged, onRefus
         <TextField
           select
           size="small"
+          className="circle-role"
           value={role}
           onChange={(event) => {
             const next = ROLES.find((one) => one === event.target.value);
@@ -69,6 +70,7 @@ export function MemberLine({ circle, member, isMe, canChange, onChanged, onRefus
       {canChange && role === "knows" && (
         <TextField
           size="small"
+          className="circle-trusted"
           value={genera}
           placeholder="boletus, russula"
           onChange={(event) => setGenera(event.target.value)}
@@ -79,7 +81,12 @@ export function MemberLine({ circle, member, isMe, canChange, onChanged, onRefus
         />
       )}
       {(canChange || isMe) && (
-        <Button variant="quiet" onClick={onLeave} aria-label={isMe ? "Leave this circle" : `Take ${name} out`}>
+        <Button
+          variant="quiet"
+          className="circle-out"
+          onClick={onLeave}
+          aria-label={isMe ? "Leave this circle" : `Take ${name} out`}
+        >
           {isMe ? "Leave" : "Take out"}
         </Button>
       )}

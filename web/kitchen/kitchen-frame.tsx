@@ -29,9 +29,11 @@ export function KitchenFrame({ kitchen, title, light, dark }: KitchenFrameProps)
             {typeof kitchen === "object" && (
               <>
                 {kitchen.unreadable > 0 && (
-                  <Alert severity="error" className="below-2">
-                    {kitchen.unreadable} of the kitchen's documents cannot be read here, and may be a jar or a meal.
-                  </Alert>
+                  <div className="below-2">
+                    <Alert severity="error">
+                      {kitchen.unreadable} of the kitchen's documents cannot be read here, and may be a jar or a meal.
+                    </Alert>
+                  </div>
                 )}
                 <KitchenTroubles />
                 <RecallNotes kitchen={kitchen} />

@@ -34,11 +34,13 @@ export function SeasonFrame({ title, light, dark, width = "middle" }: SeasonFram
               <Alert severity="error">The sheets cannot be had just now. Nothing is foretold.</Alert>
             )}
             {typeof season === "object" && !hasPulled && (
-              <Alert severity="info" role="status" className="below-2">
-                {isAway
-                  ? "The server cannot be reached: this is what is on this device."
-                  : "Still fetching: the numbers are not all of them yet."}
-              </Alert>
+              <div className="below-2">
+                <Alert severity="info" role="status">
+                  {isAway
+                    ? "The server cannot be reached: this is what is on this device."
+                    : "Still fetching: the numbers are not all of them yet."}
+                </Alert>
+              </div>
             )}
             {typeof season === "object" && light(season)}
           </ScrollRegion>

@@ -73,10 +73,10 @@ function Strokes({ count }: { readonly count: number }) {
   );
 }
 
-/** "4 more stand 1 mistake away", "1 stands 2 mistakes away", "12 more touch this find". */
+/** "4 more stand 1 mistake away", "12 more touch this find"; of those ruled out, which stand no more, "1 is 2 mistakes away". */
 function foldWords(count: number, mistakes: number, far: boolean): string {
-  const more = far ? "" : " more";
-  const one = count === 1 ? "s" : "";
-  if (mistakes === 0) return `${count}${more} touch${count === 1 ? "es" : ""} this find`;
-  return `${count}${more} stand${one} ${distanceWords(mistakes)}`;
+  const isOne = count === 1;
+  if (mistakes === 0) return `${count}${far ? "" : " more"} touch${isOne ? "es" : ""} this find`;
+  if (far) return `${count} ${isOne ? "is" : "are"} ${distanceWords(mistakes)}`;
+  return `${count} more stand${isOne ? "s" : ""} ${distanceWords(mistakes)}`;
 }
