@@ -1,10 +1,13 @@
 /** Finds described from nature, not from the sheets: what a careful person would do with each. From memory. */
+import { DANGER_TIERS, shelve } from "@jittery-cap/core";
+import { judgeDescribed, misreadingsOf } from "@jittery-cap/core/study";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { expect } from "chai";
 import { describedOutcomes, secondOutcomes } from "./described.ts";
 
 const FINDS_AT_LEAST = 200;
 const COMPLETE_AT_LEAST = 0.8;
+const STRANGERS_AT_LEAST = 79;
 
 describe("finds that people described", () => {
   const outcomes = describedOutcomes(readKnowledge());
@@ -32,11 +35,45 @@ describe("finds that people described", () => {
   });
   it("never come to basket where they are poisonous, slip or none, nor rule their own kind out", () => {
     expect(of("dangers")).not.to.be.empty;
+    expect(of("strangers")).to.have.length.at.least(STRANGERS_AT_LEAST);
     for (const { described, answer, wrong } of [...of("dangers"), ...of("strangers")]) {
       expect(answer.verdict, described.name).not.to.equal("basket");
       expect(wrong.join(), described.name).not.to.match(/ruled out/);
     }
   });
+});
+
+/** Told as what it is taken for, nothing that an eye or a nose can note sets it apart: its rind is tougher. */
+const NOT_TOLD_APART = ["tough puffball of a dry pasture, leathery"];
+
+describe("the musts of sought kinds", () => {
+  it("keep what is poisonous out by themselves, with no danger's sheet on the shelf", () => {
+    const shipped = readKnowledge();
+    const soughtOnly = shelve(
+      shipped.sheets.filter(({ tier }) => !DANGER_TIERS.has(tier)),
+      "sought kinds alone",
+    );
+    const poisonous = describedOutcomes(soughtOnly).filter(({ described }) => described.poisonous);
+    expect(poisonous).to.have.length.at.least(FINDS_AT_LEAST);
+    const passed = poisonous.filter(({ answer }) => answer.verdict === "basket").map(({ described }) => described.name);
+    expect(passed).to.deep.equal(NOT_TOLD_APART);
+  });
+});
+
+/** Twins of sought kinds, no sheet of their own: what one slip could bring home. The rest are tried by the command. */
+const TWINS = ["Marasmius collinus", "Tricholoma focale", "Leucocybe connata", "Lentinellus ursinus", "Russula badia"];
+
+describe("poisonous twins without a sheet", () => {
+  for (const kind of TWINS)
+    it(`stay out of the basket whatever one look is misread: ${kind}`, () => {
+      const shipped = readKnowledge();
+      const twin = describedOutcomes(shipped).find(({ described }) => described.kind === kind)?.described;
+      if (twin === undefined) throw new Error("not described");
+      const passed = [...misreadingsOf(twin)]
+        .filter((slip) => judgeDescribed(slip.described, shipped).answer.verdict === "basket")
+        .map(({ misread }) => misread);
+      expect(passed).to.deep.equal([]);
+    });
 });
 
 describe("dangers told truly, in words and at places that the sheets came to late", () => {

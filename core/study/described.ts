@@ -2,6 +2,7 @@
 import { z } from "zod";
 import { type Answer, assess } from "../answer/answer.ts";
 import { findSchema } from "../find/schema.ts";
+import { definitionOf } from "../find/vocabulary.ts";
 import { VERDICTS } from "../judge/verdict.ts";
 import type { Knowledge } from "../knowledge/knowledge.ts";
 
@@ -56,6 +57,44 @@ export function judgeDescribed(described: Described, knowledge: Knowledge): Outc
     for (const { code } of answer.reasons)
       if (code === "unknown-kind" || code === "white-gills-with-ring-or-foot") wrong.push(`told as ${code}`);
   return { described, group, answer, wrong };
+}
+
+/** A described find with one thing taken for another: which, and for what. */
+export interface Misreading {
+  readonly misread: string;
+  readonly described: Described;
+}
+
+/**
+ * Every misreading of a find in which one idea is held throughout: one character shows one other state, on each body on
+ * which it was looked at. What could not be told stays untold.
+ */
+export function* misreadingsOf(described: Described): Generator<Misreading> {
+  const looked = new Set(
+    described.find.bodies.flatMap(({ seen = [] }) =>
+      seen.filter((entry) => entry.states !== undefined).map((entry) => entry.character),
+    ),
+  );
+  for (const character of looked)
+    for (const state of definitionOf(character).states)
+      yield {
+        misread: `${character}=${state}`,
+        described: { ...described, find: misread(described.find, character, state) },
+      };
+}
+
+function misread(find: Described["find"], character: string, state: string): Described["find"] {
+  const bodies = find.bodies.map((body) => ({
+    ...body,
+    ...(body.seen === undefined
+      ? {}
+      : {
+          seen: body.seen.map((entry) =>
+            entry.character === character && entry.states !== undefined ? { ...entry, states: [state] } : entry,
+          ),
+        }),
+  }));
+  return { ...find, bodies };
 }
 
 /** One line: how many of each group are as they should be. */

@@ -9,6 +9,8 @@ export {
   type Group,
   groupOf,
   judgeDescribed,
+  type Misreading,
+  misreadingsOf,
   type Outcome,
 } from "./described.ts";
 export { type Ending as StudyEnding, followAdvice } from "./follow.ts";
