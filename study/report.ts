@@ -93,9 +93,8 @@ function openWorld(tallies: readonly Tally[], knowledge: Knowledge): string[] {
     const [low, high] = interval(basket, draws);
     return `| ${name} | ${draws} | ${basket} | ${perHundredThousand(low)} to ${perHundredThousand(high)} in 100,000 |`;
   };
-  const over = byKind(tallies).filter(
-    ({ sheet, share }) => share > (isDeadly(sheet) ? DEADLY_PASSING : OTHERS_PASSING),
-  );
+  const passing = byKind(tallies).filter(({ share }) => share > 0);
+  const over = passing.filter(({ sheet, share }) => share > (isDeadly(sheet) ? DEADLY_PASSING : OTHERS_PASSING));
   return [
     "## Leave one out: the open world",
     "",
@@ -116,14 +115,16 @@ function openWorld(tallies: readonly Tally[], knowledge: Knowledge): string[] {
       tallies.filter((tally) => !isDeadly(tally.sheet)),
     ),
     "",
-    ...(over.length === 0
-      ? ["No deadly kind passed, and no other in more than 1 of 1,000.", ""]
+    over.length === 0
+      ? "No deadly kind passed, and no other in more than 1 of 1,000."
+      : `Over the aim (none of a deadly kind, 1 of 1,000 of another): ${over.map(({ sheet }) => nameOf(knowledge, sheet)).join(", ")}.`,
+    "",
+    ...(passing.length === 0
+      ? []
       : [
-          "Over the aim (none of a deadly kind, 1 of 1,000 of another), with what they pass for:",
-          "",
           "| danger | of 1,000 | taken for |",
           "| --- | ---: | --- |",
-          ...over.map(
+          ...passing.map(
             ({ sheet, share, as }) =>
               `| ${nameOf(knowledge, sheet)} | ${(share * 1000).toFixed(1)} | ${as.map((id) => nameOf(knowledge, id)).join(", ")} |`,
           ),
