@@ -27,15 +27,22 @@ interface Mark {
   readonly isNothing: boolean;
 }
 
+interface Asked {
+  readonly marks: readonly Mark[];
+  /** Finds that are asked for and have no position. */
+  readonly nowhere: number;
+}
+
 /** What stands on the map: finds of a year and a kind, and, where no kind is asked for, where nothing was. */
-function marksOf({ finds, outings }: Pick<Season, "finds" | "outings">, year: string, kind: string): readonly Mark[] {
-  const found = finds
-    .filter((find) => (year === "" || find.day.startsWith(year)) && (kind === "" || find.kind === kind))
-    .flatMap(({ id, position, label }): Mark[] =>
-      position === undefined
-        ? []
-        : [{ id, at: [position.lat, position.lon], words: label, to: findPath(id), isNothing: false }],
-    );
+function askedOf({ finds, outings }: Pick<Season, "finds" | "outings">, year: string, kind: string): Asked {
+  const asked = finds.filter(
+    (find) => (year === "" || find.day.startsWith(year)) && (kind === "" || find.kind === kind),
+  );
+  const found = asked.flatMap(({ id, position, label }): Mark[] =>
+    position === undefined
+      ? []
+      : [{ id, at: [position.lat, position.lon], words: label, to: findPath(id), isNothing: false }],
+  );
   const nothing = (kind === "" ? outings : [])
     .flatMap(({ content }) => content.nothing)
     .filter(({ at }) => year === "" || at.startsWith(year))
@@ -44,14 +51,14 @@ function marksOf({ finds, outings }: Pick<Season, "finds" | "outings">, year: st
         ? []
         : [{ id, at: [position.lat, position.lon], words: "nothing here", to: undefined, isNothing: true }],
     );
-  return [...found, ...nothing];
+  return { marks: [...found, ...nothing], nowhere: asked.length - found.length };
 }
 
 export function FoundMap({ season }: { readonly season: Season }) {
   const [year, setYear] = useState("");
   const [kind, setKind] = useState("");
   const { finds, outings, places } = season;
-  const marks = useMemo(() => marksOf({ finds, outings }, year, kind), [finds, outings, year, kind]);
+  const { marks, nowhere } = useMemo(() => askedOf({ finds, outings }, year, kind), [finds, outings, year, kind]);
   const ways = useLiveQuery(() => waysOf(year), [year]) ?? [];
   const bounds = useMemo(() => boundsOf({ places, finds }), [places, finds]);
   const years = [...new Set(finds.map(({ day }) => day.slice(0, 4)))].sort();
@@ -78,6 +85,7 @@ export function FoundMap({ season }: { readonly season: Season }) {
         <span className="soft" data-testid="on-the-map">
           {marks.filter(({ isNothing }) => !isNothing).length} finds,{" "}
           {marks.filter(({ isNothing }) => isNothing).length} times nothing
+          {nowhere > 0 && `; ${nowhere} without a position`}
         </span>
       </div>
       <MapFrame label="Map of what was found" bounds={bounds}>

@@ -17,7 +17,6 @@ interface SeasonFrameProps {
 
 export function SeasonFrame({ title, light, dark, width = "middle" }: SeasonFrameProps) {
   const season = useSeason();
-  const hasPulled = useSync((state) => state.hasPulled);
   const isAway = useSync((state) => state.state === "unreachable");
   return (
     <SplitCard
@@ -33,7 +32,7 @@ export function SeasonFrame({ title, light, dark, width = "middle" }: SeasonFram
             {season === "failed" && (
               <Alert severity="error">The sheets cannot be had just now. Nothing is foretold.</Alert>
             )}
-            {typeof season === "object" && !hasPulled && (
+            {typeof season === "object" && !season.isWhole && (
               <div className="below-2">
                 <Alert severity="info" role="status">
                   {isAway

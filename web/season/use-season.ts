@@ -4,6 +4,7 @@ import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo } from "react";
 import { device } from "../documents/device.ts";
 import { isReadable, type Kept, listKept } from "../documents/documents.ts";
+import { useSync } from "../documents/sync.ts";
 import { useNow } from "../field-tests/use-now.ts";
 import { useShelf } from "../sheets/use-shelf.ts";
 import { countedOf, decidedOf, type SeasonFind } from "./counted.ts";
@@ -21,9 +22,12 @@ export interface Season {
   readonly nameOf: (id: string) => string;
   readonly now: Date;
   readonly today: string;
+  /** Whether it stands on all that the server had; where not, the numbers are not all of them. */
+  readonly isWhole: boolean;
 }
 
-async function read() {
+/** @param isWhole whether all was fetched before this is read: what was read before that is not the whole of it */
+async function read(isWhole: boolean) {
   const all = <Name extends "outing" | "place" | "reminder">(name: Name) => listKept(name, Number.POSITIVE_INFINITY);
   const rowsOf = (kind: string) =>
     device.documents.where("[kind+archived+listedAt]").between([kind, 0, ""], [kind, 0, "\uffff"]).toArray();
@@ -39,6 +43,7 @@ async function read() {
   const counted = finds.flatMap(({ content }) => countedOf(content, decided, kept) ?? []);
   const going = outings.filter(isReadable);
   return {
+    isWhole,
     outings: going,
     places: kept,
     reminders: reminders.filter(isReadable),
@@ -49,7 +54,8 @@ async function read() {
 
 /** Undefined while it is looked for; failed where the sheets cannot be had. */
 export function useSeason(): Season | "failed" | undefined {
-  const kept = useLiveQuery(read);
+  const hasPulled = useSync((state) => state.hasPulled);
+  const kept = useLiveQuery(() => read(hasPulled), [hasPulled]);
   const shelf = useShelf("season", (remote) => remote.seasonSheets());
   const now = useNow();
   const sheets = shelf.state === "told" ? shelf.reply : undefined;
