@@ -4,6 +4,7 @@ import { expect } from "chai";
 import { whatChanged } from "./what-changed.ts";
 
 const knowledge = readKnowledge();
+const GILLS = { character: "underside", states: ["gills"] };
 const answer = (seen: unknown[], id = "t") =>
   assess(
     findSchema.parse({
@@ -17,12 +18,13 @@ const answer = (seen: unknown[], id = "t") =>
 
 describe("what a touch moved", () => {
   it("names the danger and its new distance", () => {
-    const text = whatChanged(answer([]), answer([{ character: "base", states: ["plain"] }]));
+    const text = whatChanged(answer([GILLS]), answer([GILLS, { character: "base", states: ["plain"] }]));
     expect(text).to.match(/(destroying angel( \(northern\))?|death cap): now 1 mistake away/);
   });
   it("names what came nearer before what went farther, and a turned answer before both", () => {
-    const before = answer([{ character: "base", states: ["plain"] }]);
+    const before = answer([GILLS, { character: "base", states: ["plain"] }]);
     const after = answer([
+      GILLS,
       { character: "base", states: ["sac"] },
       { character: "smell", states: ["chemical"] },
     ]);
