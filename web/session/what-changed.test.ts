@@ -23,11 +23,7 @@ describe("what a touch moved", () => {
   });
   it("names what came nearer before what went farther, and a turned answer before both", () => {
     const before = answer([GILLS, { character: "base", states: ["plain"] }]);
-    const after = answer([
-      GILLS,
-      { character: "base", states: ["sac"] },
-      { character: "smell", states: ["chemical"] },
-    ]);
+    const after = answer([GILLS, { character: "base", states: ["sac"] }, { character: "smell", states: ["chemical"] }]);
     expect(whatChanged(before, after)).to.match(
       /^the answer is now leave · [^·]*: now (nothing speaks against it|1 mistake away)/,
     );
