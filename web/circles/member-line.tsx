@@ -36,7 +36,7 @@ export function MemberLine({ circle, member, isMe, canChange, onChanged, onRefus
   };
   return (
     <li className="line around circle-member" data-member={id}>
-      <div className="grow">
+      <div className={canChange ? undefined : "circle-told"}>
         <div className="strong">
           {name}
           {isMe ? ", you" : ""}
