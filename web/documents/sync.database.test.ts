@@ -14,7 +14,7 @@ import { isReadable, keepTouch, listKept, makeDocument, readKept, setArchived, t
 import { keepPicture, shownPictures } from "./pictures.ts";
 import { takeTheirs } from "./push.ts";
 import { settle, useSettings } from "./settings.ts";
-import { match, useSync } from "./sync.ts";
+import { match, restorePulled, useSync } from "./sync.ts";
 import { stepsFrom, stepsOfServer } from "./undo.ts";
 
 /** What happens to the next requests: unanswered before or after they took effect, or answered with a failure. */
@@ -120,6 +120,41 @@ describe("a device and the server", () => {
     requests.length = 0;
     await match("send");
     expect(requests).to.deep.equal([]);
+  });
+
+  it("takes itself for whole only where the first fetch came to its end, and keeps that without the server", async function () {
+    this.timeout(120_000);
+    // more than one page of what the server tells
+    for (let made = 0; made < 201; made += 1) await begin();
+    await match();
+    await device.delete();
+    await device.open();
+    const reload = async () => {
+      useSync.setState({ state: "starting", hasPulled: false });
+      await restorePulled();
+      return useSync.getState().hasPulled;
+    };
+    expect(await reload(), "nothing fetched yet").to.equal(false);
+    const answering = globalThis.fetch;
+    let pages = 0;
+    globalThis.fetch = async (path, init) => {
+      pages += 1;
+      if (pages > 1) throw new TypeError("no network");
+      return answering(path, init);
+    };
+    try {
+      await match();
+      expect(await listKept("find", 10), "a first page is there").to.have.length(10);
+      expect(await reload(), "cut off behind the first page").to.equal(false);
+    } finally {
+      globalThis.fetch = answering;
+    }
+    await match();
+    faults.push("lost-request");
+    expect(await reload(), "all was fetched once").to.equal(true);
+    expect(await match()).to.equal(false);
+    expect(useSync.getState().hasPulled, "the server is away again").to.equal(true);
+    await matchUntilThere();
   });
 
   it("puts together what meets nothing of what was changed elsewhere, both ways", async () => {

@@ -28,6 +28,8 @@ const SEND_AFTER_MS = 150;
 const FIRST_WAIT_MS = 1000;
 const LONGEST_WAIT_MS = 30_000;
 const CURSOR = "cursor";
+/** Left once all was fetched: the cursor alone may be that of a first page, behind which a reload cut the rest off. */
+const PULLED = "pulled";
 const PAGE = 200;
 
 const told = z.object({ place: z.int().nonnegative() });
@@ -52,6 +54,8 @@ async function pull(): Promise<void> {
     });
     more = outcome.value.more;
   }
+  if (useSync.getState().hasPulled) return;
+  await device.marks.put({ name: PULLED, value: true });
   useSync.setState({ hasPulled: true });
 }
 
@@ -190,7 +194,9 @@ export function keepMatching(): () => void {
     if (isLeader && heard.data.kind === "push") later();
     if (isLeader && heard.data.kind === "ask") channel.postMessage({ kind: "state", state: useSync.getState().state });
     const state = (["starting", "online", "unreachable", "failed"] as const).find((one) => one === heard.data.state);
-    if (!isLeader && state !== undefined) useSync.setState({ state, hasPulled: state === "online" });
+    // a server that goes away takes nothing of what was fetched
+    if (!isLeader && state !== undefined)
+      useSync.setState((known) => ({ state, hasPulled: known.hasPulled || state === "online" }));
   });
   const lead = async () => {
     isLeader = true;
@@ -224,7 +230,7 @@ export function keepMatching(): () => void {
   };
 }
 
-/** What was fetched on an earlier day is known, also without a server. */
-async function restorePulled(): Promise<void> {
-  if ((await device.marks.get(CURSOR)) !== undefined) useSync.setState({ hasPulled: true });
+/** What was fetched on an earlier day is known, also without a server; nothing is, where the first fetch was cut off. */
+export async function restorePulled(): Promise<void> {
+  if ((await device.marks.get(PULLED)) !== undefined) useSync.setState({ hasPulled: true });
 }
