@@ -58,7 +58,7 @@ export function agreementOf(
   every: boolean,
 ): Agreement {
   const listed = listedAt(sheet, look.character, age);
-  if (listed === undefined) return SILENT;
+  if (listed === undefined) return every ? SILENT : neverShown(sheet, look, conditions);
   const all = every && look.body !== "site";
   const accepted = every ? listed.acceptedOfSought : listed.acceptedOfDangers;
   let plain = 0;
@@ -66,6 +66,19 @@ export function agreementOf(
   if (all ? plain === look.states.length : plain > 0) return AGREES;
   const masks = [...masksInForce(look, conditions), ...ownMasksInForce(sheet, look, conditions)];
   return masks.length === 0 ? CONTRADICTS : throughMasks(listed, look, masks, every, all);
+}
+
+/** Of a character of which a danger's sheet says nothing at this age but what the kind never shows. */
+function neverShown(sheet: Sheet, look: Look, conditions: Conditions | undefined): Agreement {
+  if (!look.states.every((state) => neverStates(sheet, look.character).includes(state))) return SILENT;
+  const isMade = (mask: Mask) => mask.to === undefined || look.states.some((state) => mask.to?.includes(state));
+  const masks = [...masksInForce(look, conditions), ...ownMasksInForce(sheet, look, conditions)];
+  return masks.some(isMade) ? SILENT : CONTRADICTS;
+}
+
+/** What a danger's sheet says that the kind never shows of a character. */
+function neverStates(sheet: Sheet, character: CharacterId): readonly string[] {
+  return sheet.never.filter((one) => one.character === character).flatMap((one) => one.states);
 }
 
 /** Whether the states that do not fit plainly can be reached from listed ones through masks. */
@@ -101,7 +114,7 @@ function listedAt(sheet: Sheet, character: CharacterId, age: Age | undefined): L
   }
   let byOneAge = listed.get(character);
   if (byOneAge === undefined) {
-    const never = sheet.never.filter((one) => one.character === character).flatMap((one) => one.states);
+    const never = neverStates(sheet, character);
     byOneAge = new Map(
       [...AGES, undefined].map((one) => [one, listing(byAge, character, one === undefined ? AGES : [one], never)]),
     );
@@ -182,6 +195,7 @@ export function listedStates(sheet: Sheet, character: CharacterId, age: Age | un
 /** What a kind has instead, with its name. */
 function listedWords(sheet: Sheet | undefined, character: CharacterId, age: Age | undefined): string {
   const listed = sheet === undefined ? [] : listedStates(sheet, character, age);
+  if (listed.length === 0) return `${theKind(sheet?.names.common ?? "kind")} never shows that`;
   const has = wordList(listed.slice(0, 4).map((state) => stateWords(character, state)));
   return `${theKind(sheet?.names.common ?? "kind")} has ${has}${listed.length > 4 ? " and others" : ""}`;
 }

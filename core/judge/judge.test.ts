@@ -55,7 +55,7 @@ describe("the judgement on compiled tables", () => {
       fc.property(finds(), fc.constantFrom(2 as const, 3 as const), (find, distance) =>
         compareWithPlain({ ...find, rules: { ...find.rules, distance } }, SHIPPED, tally),
       ),
-      { numRuns: 40 },
+      { numRuns: 25 },
     );
     fc.assert(
       fc.property(finds(), shelves(), (find, shelf) => compareWithPlain(find, shelf, tally)),

@@ -3,6 +3,7 @@ import { expect } from "chai";
 import { assess } from "../answer/answer.ts";
 import { dangerNeighbours } from "../find/neighbours.ts";
 import { findSchema } from "../find/schema.ts";
+import { shelve } from "../knowledge/knowledge.ts";
 import { typicalFind } from "../lint/typical.ts";
 import { answerTo, bodyOf, FIELD_MUSHROOM, GRASS, mistakesTo, OLDER } from "../tests/build.ts";
 import { SHIPPED } from "../tests/shipped.ts";
@@ -73,6 +74,43 @@ describe("what a danger never shows", () => {
       agreementOf({ ...silent, never }, look, "mature", undefined, false).kind;
     expect(agreement(silent.never)).to.equal("contradicts");
     expect(agreement([])).to.equal("agrees");
+  });
+  it("speaks against it also where its sheet says nothing else of that character, or nothing at that age", () => {
+    // a crown cup that is still closed is hollow, and a halved amanita of any age is no solid ball (common practice, no source)
+    const solid = { underside: "enclosed", bisection: "uniform-white" };
+    for (const [sheet, age] of [
+      ["sarcosphaera-coronaria", "young"],
+      ["amanita-volvata", "mature"],
+    ] as const) {
+      const kind = SHIPPED.byId.get(sheet);
+      expect(kind?.never.map((one) => one.character)).to.include("bisection");
+      expect(kind?.characters.bisection?.[age]).to.equal(undefined);
+      const against = answerTo([bodyOf(solid, { age })]).dangers.find((one) => one.sheet === sheet);
+      const point = against?.points.find((one) => one.character === "bisection");
+      expect(point?.hard).to.equal(true);
+      expect(point?.text).to.match(/ never shows that$/);
+    }
+    const twice = answerTo([bodyOf(solid, { age: "young" }), bodyOf(solid, { id: "B", age: "young" })]);
+    expect(statusOf(twice, "sarcosphaera-coronaria")).to.equal("ruled-out");
+  });
+  it("is silent there under a mask that could make it, of weather or of the sheet's own", () => {
+    const kind = SHIPPED.byId.get("sarcosphaera-coronaria");
+    if (kind === undefined) throw new Error("a sheet is missing");
+    const { smell: _smell, ...characters } = kind.characters;
+    const odd: typeof kind = { ...kind, characters, never: [{ character: "smell", states: ["none"], why: "a test" }] };
+    const pointsAt = (sheet: typeof kind, weather: object) =>
+      assess(
+        findSchema.parse({
+          ...typicalFind(kind),
+          weather,
+          bodies: [bodyOf({ smell: "none" }, { age: "mature" })],
+        }),
+        shelve([sheet]),
+      ).dangers[0]?.points.map((one) => one.character);
+    const masks = [{ characters: ["smell" as const], when: ["always" as const], why: "a test", lift: "another day" }];
+    expect(pointsAt(odd, { frostLastNight: false, airTempC: 15 })).to.deep.equal(["smell"]);
+    expect(pointsAt(odd, { frostLastNight: true, airTempC: -2 })).to.deep.equal([]);
+    expect(pointsAt({ ...odd, masks }, { frostLastNight: false, airTempC: 15 })).to.deep.equal([]);
   });
 });
 

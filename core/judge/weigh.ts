@@ -40,15 +40,15 @@ export function weigh(
   const weighAll = () => weighColumn(tables, column, look, masks, every);
   if (ownMasked.length === 0) {
     const key = `${every ? "sought" : "danger"} ${look.body === "site"} ${bitsOf(look.character, look.states)} ${masks.map((mask) => mask.id).join()}`;
-    return askedBefore(column, key, () => markedNever(tables, look, weighAll(), every));
+    return askedBefore(column, key, () => markedNever(tables, look, weighAll(), every, masks));
   }
   const weighing = weighAll();
   for (const row of ownMasked) {
     const sheet = tables.sheets[row];
-    if (sheet !== undefined && weighing[row] === CONTRADICTS)
+    if (sheet !== undefined && (weighing[row] === CONTRADICTS || weighing[row] === SILENT))
       weighing[row] = CODES[agreementOf(sheet, look, age, conditions, every).kind];
   }
-  return markedNever(tables, look, weighing, every);
+  return markedNever(tables, look, weighing, every, masks, ownMasked);
 }
 
 const NO_ROWS: readonly number[] = [];
@@ -60,13 +60,28 @@ function weighColumn(tables: Tables, column: Column, look: Look, masks: readonly
     : weighAny(column, look, masks, every, every ? undefined : tables.never(look.character));
 }
 
-/** Marks, of dangers, the rows that never show any of the states seen. */
-function markedNever(tables: Tables, look: Look, weighing: Weighing, every: boolean): Weighing {
+/**
+ * Marks, of dangers, the rows that never show any of the states seen: also those that say nothing else of the character, or
+ * nothing at this age, unless a mask is in force that could make the states seen out of others.
+ * @param ownMasked rows with masks of their own for this character
+ */
+function markedNever(
+  tables: Tables,
+  look: Look,
+  weighing: Weighing,
+  every: boolean,
+  masks: readonly Mask[],
+  ownMasked: readonly number[] = NO_ROWS,
+): Weighing {
   const never = every ? undefined : tables.never(look.character);
   if (never === undefined) return weighing;
   const seen = bitsOf(look.character, look.states);
-  for (let row = 0; row < weighing.length; row += 1)
-    if (weighing[row] === CONTRADICTS && (seen & ~(never[row] ?? 0)) === 0) weighing[row] = NEVER;
+  const isMade = look.states.some((state) => hidingBits(look, state, masks) !== 0);
+  for (let row = 0; row < weighing.length; row += 1) {
+    if ((seen & ~(never[row] ?? 0)) !== 0) continue;
+    const kind = weighing[row];
+    if (kind === CONTRADICTS || (kind === SILENT && !isMade && !ownMasked.includes(row))) weighing[row] = NEVER;
+  }
   return weighing;
 }
 

@@ -17,13 +17,22 @@ export function plainAgreement(
   conditions: Conditions | undefined,
   every: boolean,
 ): Agreement {
-  const byAge = sheet.characters[look.character];
-  if (byAge === undefined) return { kind: "silent" };
+  const inForce = [
+    ...MASKS.filter(
+      (mask) => conditions !== undefined && mask.characters.includes(look.character) && mask.inForce(conditions, look),
+    ),
+    ...ownMasksInForce(sheet, look, conditions),
+  ];
+  const isNever = (state: string) =>
+    sheet.never.some((one) => one.character === look.character && one.states.includes(state));
   const truths: string[] = [];
   const common: string[] = [];
   for (const one of age === undefined ? AGES : [age]) {
-    const table = byAge[one];
-    if (table === undefined) return { kind: "silent" };
+    const table = sheet.characters[look.character]?.[one];
+    if (table === undefined) {
+      const isMade = inForce.some(({ to }) => look.states.some((state) => to === undefined || to.includes(state)));
+      return { kind: !every && look.states.every(isNever) && !isMade ? "contradicts" : "silent" };
+    }
     truths.push(...Object.keys(table));
     common.push(...Object.entries(table).flatMap(([state, often]) => (often === "rare" ? [] : [state])));
   }
@@ -33,15 +42,9 @@ export function plainAgreement(
     if (truths.includes(state)) return true;
     if (every) return truths.some((truth) => soughtNeighbours(look.character, truth).includes(state));
     // what a danger never shows is taken for nothing that it does, and what its sheet calls rare has no neighbours
-    if (sheet.never.some((one) => one.character === look.character && one.states.includes(state))) return false;
+    if (isNever(state)) return false;
     return common.some((truth) => dangerNeighbours(look.character, truth).includes(state));
   };
-  const inForce = [
-    ...MASKS.filter(
-      (mask) => conditions !== undefined && mask.characters.includes(look.character) && mask.inForce(conditions, look),
-    ),
-    ...ownMasksInForce(sheet, look, conditions),
-  ];
   const masksFor = (state: string) => inForce.filter((mask) => truths.some((truth) => canHide(mask, truth, state)));
   const needsAll = every && look.body !== "site";
   const plain = look.states.filter(isPlain);

@@ -24,14 +24,16 @@ export function plainPoint(sheet: Sheet, look: Look, age: Age | undefined): Plai
   const { character, body } = look;
   const { family } = definitionOf(character);
   const byAge = sheet.characters[character] ?? {};
-  const tables = (age === undefined ? AGES : [age]).map((one) => byAge[one] ?? {});
-  const listed = [...new Set(tables.flatMap((table) => Object.keys(table)))];
+  const tables = (age === undefined ? AGES : [age]).map((one) => byAge[one]);
+  // of a body of unknown age a sheet tells what it lists at every age, or nothing
+  const listed = tables.includes(undefined) ? [] : [...new Set(tables.flatMap((table) => Object.keys(table ?? {})))];
   const told = wordList(listed.slice(0, TOLD).map((state) => stateWords(character, state)));
   const seen = wordList(
     look.states.map((state) => stateWords(character, state)),
     "and",
   );
   const where = body === "site" ? "" : ` on ${body}`;
+  const has = listed.length === 0 ? "never shows that" : `has ${told}`;
   const more = listed.length > TOLD ? " and others" : "";
   return {
     never: isNever(sheet, look),
@@ -39,6 +41,6 @@ export function plainPoint(sheet: Sheet, look: Look, age: Age | undefined): Plai
     character,
     body,
     hard: isHardLook(character, age, look.states) || isNever(sheet, look),
-    text: `${CHARACTER_WORDS[character].plain}: ${seen}${where}; ${theKind(sheet.names.common)} has ${told}${more}`,
+    text: `${CHARACTER_WORDS[character].plain}: ${seen}${where}; ${theKind(sheet.names.common)} ${has}${more}`,
   };
 }
