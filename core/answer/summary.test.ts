@@ -14,7 +14,7 @@ describe("the summary of an answer", () => {
         expect(alone).to.deep.equal(summaryOf(assess(find, SHIPPED)));
         expect(answerSummarySchema.parse(JSON.parse(JSON.stringify(alone)))).to.deep.equal(alone);
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 });

@@ -11,7 +11,7 @@ import { settingsKind } from "./kinds/settings.ts";
 import { LOCAL_PERSON } from "./policy.ts";
 import { type ArchiveChange, applyTouches, doMeet, touchSchemaOf } from "./touch.ts";
 
-const RUNS = Number(process.env.LAW_RUNS ?? 300);
+const RUNS = Number(process.env.LAW_RUNS ?? 150);
 
 type Changes = { readonly changes: readonly (Change | ArchiveChange)[] };
 const held = (find: Find) => ({ content: find, archived: false });

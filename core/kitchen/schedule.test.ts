@@ -113,12 +113,12 @@ const primalOf = (column: object | undefined): number =>
   column !== undefined && "Primal" in column ? Math.round(Number(column.Primal)) : Number.NaN;
 
 describe("the schedule of a meal", () => {
-  it("is as short, and leaves as little standing, as an integer programming solver (HiGHS) finds on 300 meals", async () => {
+  it("is as short, and leaves as little standing, as an integer programming solver (HiGHS) finds on 150 meals", async () => {
     const highs = await loadHighs();
     let lengths = 0;
     for (const [tasks, stove] of fc.sample(
       fc.tuple(fc.oneof({ weight: 4, arbitrary: mealsOf(3) }, { weight: 1, arbitrary: mealsOf(4) }), STOVES),
-      { numRuns: 300, seed: 23 },
+      { numRuns: 150, seed: 23 },
     )) {
       const found = scheduleOf(tasks, stove);
       expect(wrongIn(found, tasks, stove)).to.deep.equal([]);
@@ -133,7 +133,7 @@ describe("the schedule of a meal", () => {
       expect([found.minutes, found.waiting], JSON.stringify({ tasks, stove })).to.deep.equal([length, waiting]);
       lengths += found.minutes;
     }
-    expect(lengths).to.be.above(1500);
+    expect(lengths).to.be.above(750);
   });
 
   it("has no kind under its least time and nothing held twice, also in minutes and for a full table", () => {

@@ -128,7 +128,7 @@ describe("some hundred prints", () => {
     let right = 0;
     let all = 0;
     const wrong: string[] = [];
-    for (let index = 0; index < 9; index++)
+    for (let index = 0; index < 6; index++)
       for (const name of Object.keys(DEPOSITS)) {
         const { raster, marks } = syntheticPicture(drawSetting(name, chance), chance);
         const reading = readColour(raster, marks, "spore-print");
@@ -143,7 +143,7 @@ describe("some hundred prints", () => {
   it("that are thin, or lie on the wrong half, are never surely wrong either", () => {
     const chance = seeded(43);
     const wrong: string[] = [];
-    for (let index = 0; index < 7; index++)
+    for (let index = 0; index < 5; index++)
       for (const name of Object.keys(DEPOSITS)) {
         const setting: Setting = {
           ...drawSetting(name, chance),
@@ -205,7 +205,7 @@ describe("prints as they lie", () => {
     let right = 0;
     let all = 0;
     const wrong: string[] = [];
-    for (let index = 0; index < 4; index++)
+    for (let index = 0; index < 3; index++)
       for (const name of Object.keys(DEPOSITS)) {
         const { raster, marks } = syntheticPicture(drawLyingPrint(name, chance), chance);
         const reading = readColour(raster, marks, "spore-print");

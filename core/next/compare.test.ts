@@ -31,13 +31,14 @@ describe("what tells two kinds apart", () => {
         expect(names(compareSheets(one, other))).to.deep.equal(names(compareSheets(other, one)));
         if (one === other) expect(compareSheets(one, other)).to.deep.equal([]);
       }),
-      { numRuns: 60 },
+      { numRuns: 40 },
     );
   });
 
   it("puts hard differences before soft ones, and the surer before the less sure", () => {
-    for (const danger of SHIPPED.dangers)
-      for (const sought of SHIPPED.sought) {
+    // each danger with every third sought kind, beginning with another one each time
+    for (const [begin, danger] of SHIPPED.dangers.entries())
+      for (const sought of SHIPPED.sought.filter((_, index) => index % 3 === begin % 3)) {
         const ranks = compareSheets(danger, sought).map((one) => (one.hard ? 2 : 0) + one.power);
         expect(ranks).to.deep.equal([...ranks].sort((a, b) => b - a));
       }
