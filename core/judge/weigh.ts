@@ -43,9 +43,13 @@ export function weigh(
     return askedBefore(column, key, () => markedNever(tables, look, weighAll(), every, masks));
   }
   const weighing = weighAll();
+  const never = every ? undefined : tables.never(look.character);
+  const seen = bitsOf(look.character, look.states);
   for (const row of ownMasked) {
     const sheet = tables.sheets[row];
-    if (sheet !== undefined && (weighing[row] === CONTRADICTS || weighing[row] === SILENT))
+    // what says nothing may still say never
+    const isNever = weighing[row] === SILENT && never !== undefined && (seen & ~(never[row] ?? 0)) === 0;
+    if (sheet !== undefined && (weighing[row] === CONTRADICTS || isNever))
       weighing[row] = CODES[agreementOf(sheet, look, age, conditions, every).kind];
   }
   return markedNever(tables, look, weighing, every, masks, ownMasked);
