@@ -105,7 +105,7 @@ export function FoundMap({ season }: { readonly season: Season }) {
       </MapFrame>
       <OwnBaseMap />
       <details>
-        <summary>The places as a list</summary>
+        <summary className="unfold">The places as a list</summary>
         <ul className="lines">
           {places.map(({ id, content }) => (
             <li key={id} className="open-line">

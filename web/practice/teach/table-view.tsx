@@ -142,7 +142,7 @@ function TableFoot({ table: { told, state, at = 0, uncover, goTo }, token, isLas
         </Button>
       )}
       <details>
-        <summary className="practice-hear">The link again</summary>
+        <summary className="unfold">The link again</summary>
         <JoinLink token={token} />
       </details>
     </div>

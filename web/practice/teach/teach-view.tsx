@@ -139,7 +139,7 @@ function PutTogether({ name, items, onItems, onRead, onRefuse }: PutTogetherProp
       </div>
       {items.length > 0 && (
         <details className="above-2">
-          <summary className="practice-hear">
+          <summary className="unfold">
             {items.length} {items.length === 1 ? "find" : "finds"}; open to see which, away from the table
           </summary>
           <ol className="practice-set">
