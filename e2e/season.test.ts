@@ -1,5 +1,5 @@
 import { expect } from "chai";
-import { type Application, startApplication } from "./application.ts";
+import { type Application, PHONE, startApplication } from "./application.ts";
 import { tileArchive } from "./tile-archive.ts";
 import { until } from "./told.ts";
 
@@ -73,6 +73,20 @@ describe("the season", () => {
     expect(sum).to.equal(inLines);
     // those of no outing have been written down at home
     expect(sum).to.be.within(Number(onMap?.[1]), kept);
+    await context.close();
+  });
+
+  it("opens its calendar on a phone where today is, and not ten months above it", async () => {
+    const { page, context } = await application.open(PHONE);
+    await page.goto(`${application.address}/season/log/calendar`);
+    const month = new Intl.DateTimeFormat("en-GB", { month: "long", timeZone: "Europe/Berlin" }).format(new Date());
+    const days = page.getByRole("region", { name: month }).getByRole("listitem");
+    await days.first().waitFor();
+    const isShown = await days.last().evaluate((day) => {
+      const { left, top, bottom } = day.getBoundingClientRect();
+      return document.elementFromPoint(left + 2, (top + bottom) / 2)?.closest("li") === day;
+    });
+    expect(isShown).to.equal(true);
     await context.close();
   });
 

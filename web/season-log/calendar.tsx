@@ -1,11 +1,13 @@
 /** A year as a calendar: each day of an outing with how many finds it brought; an empty one is dashed. */
 import { dayAfter } from "@jittery-cap/core/season";
 import Button from "@mui/material/Button";
-import { useState } from "react";
+import useMediaQuery from "@mui/material/useMediaQuery";
+import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import { outingPath } from "../addresses.ts";
 import { dayOf, dayWords, momentOf } from "../season/local-day.ts";
 import type { Season } from "../season/use-season.ts";
+import { WIDE } from "../theme/tokens.ts";
 import { findsByOuting } from "./outing-lines.tsx";
 
 const monthFormat = new Intl.DateTimeFormat(undefined, { month: "long" });
@@ -21,6 +23,12 @@ export function CalendarOfOutings({ season }: { readonly season: Season }) {
   const years = [...new Set([season.today.slice(0, 4), ...[...days.keys()].map((day) => day.slice(0, 4))])].sort();
   const [year, setYear] = useState(season.today.slice(0, 4));
   const at = years.indexOf(year);
+  // on a phone the months before this one are a long way
+  const isWide = useMediaQuery(WIDE, { noSsr: true });
+  const thisMonth = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (!isWide) thisMonth.current?.scrollIntoView({ block: "nearest" });
+  }, [isWide]);
   return (
     <>
       <div className="actions">
@@ -35,7 +43,11 @@ export function CalendarOfOutings({ season }: { readonly season: Season }) {
       <div className="year-months">
         {Array.from({ length: 12 }, (_unused, index) => `${year}-${String(index + 1).padStart(2, "0")}`).map(
           (month) => (
-            <section key={month} aria-label={monthFormat.format(momentOf(`${month}-15`, 12))}>
+            <section
+              key={month}
+              ref={season.today.startsWith(month) ? thisMonth : undefined}
+              aria-label={monthFormat.format(momentOf(`${month}-15`, 12))}
+            >
               <h2>{monthFormat.format(momentOf(`${month}-15`, 12))}</h2>
               <ol className="month">
                 {daysOf(month).map((day, index) => {
@@ -45,6 +57,7 @@ export function CalendarOfOutings({ season }: { readonly season: Season }) {
                     <li
                       key={day}
                       style={first}
+                      aria-current={day === season.today ? "date" : undefined}
                       className={outing === undefined ? "" : outing.count === 0 ? "out-empty" : "out"}
                     >
                       {outing === undefined ? (
@@ -52,7 +65,7 @@ export function CalendarOfOutings({ season }: { readonly season: Season }) {
                       ) : (
                         <Link to={outingPath(outing.id)}>
                           {Number(day.slice(8))}
-                          <sup>{outing.count}</sup>
+                          {outing.count > 0 && <sup>{outing.count}</sup>}
                           <span className="unseen">
                             {dayWords(day)}: {outing.count === 0 ? "nothing" : `found ${outing.count}`}
                           </span>
