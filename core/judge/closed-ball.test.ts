@@ -30,7 +30,7 @@ const asPuffball = (age: Body["age"], base: string): Find => ({
 });
 
 describe("a closed ball", () => {
-  for (const age of ["egg", "button", "young"] as const)
+  for (const age of ["egg", "button", "young", "mature"] as const)
     for (const base of ["sits-on-ground", "rooting", "plain", "tapered", "bulb"])
       it(`that is told ${age}, its foot ${base}, may be an egg but for its section`, () => {
         const { dangers } = assess(asPuffball(age, base), SHIPPED);
