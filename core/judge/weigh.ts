@@ -42,17 +42,14 @@ export function weigh(
     const key = `${every ? "sought" : "danger"} ${look.body === "site"} ${bitsOf(look.character, look.states)} ${masks.map((mask) => mask.id).join()}`;
     return askedBefore(column, key, () => markedNever(tables, look, weighAll(), every, masks));
   }
-  const weighing = weighAll();
-  const never = every ? undefined : tables.never(look.character);
-  const seen = bitsOf(look.character, look.states);
+  const weighing = markedNever(tables, look, weighAll(), every, masks);
   for (const row of ownMasked) {
     const sheet = tables.sheets[row];
-    // what says nothing may still say never
-    const isNever = weighing[row] === SILENT && never !== undefined && (seen & ~(never[row] ?? 0)) === 0;
-    if (sheet !== undefined && (weighing[row] === CONTRADICTS || isNever))
-      weighing[row] = CODES[agreementOf(sheet, look, age, conditions, every).kind];
+    if (sheet === undefined || !isAgainst(weighing[row])) continue;
+    const { kind } = agreementOf(sheet, look, age, conditions, every);
+    if (kind !== "contradicts") weighing[row] = CODES[kind];
   }
-  return markedNever(tables, look, weighing, every, masks, ownMasked);
+  return weighing;
 }
 
 const NO_ROWS: readonly number[] = [];
@@ -67,16 +64,8 @@ function weighColumn(tables: Tables, column: Column, look: Look, masks: readonly
 /**
  * Marks, of dangers, the rows that never show any of the states seen: also those that say nothing else of the character, or
  * nothing at this age, unless a mask is in force that could make the states seen out of others.
- * @param ownMasked rows with masks of their own for this character
  */
-function markedNever(
-  tables: Tables,
-  look: Look,
-  weighing: Weighing,
-  every: boolean,
-  masks: readonly Mask[],
-  ownMasked: readonly number[] = NO_ROWS,
-): Weighing {
+function markedNever(tables: Tables, look: Look, weighing: Weighing, every: boolean, masks: readonly Mask[]): Weighing {
   const never = every ? undefined : tables.never(look.character);
   if (never === undefined) return weighing;
   const seen = bitsOf(look.character, look.states);
@@ -84,7 +73,7 @@ function markedNever(
   for (let row = 0; row < weighing.length; row += 1) {
     if ((seen & ~(never[row] ?? 0)) !== 0) continue;
     const kind = weighing[row];
-    if (kind === CONTRADICTS || (kind === SILENT && !isMade && !ownMasked.includes(row))) weighing[row] = NEVER;
+    if (kind === CONTRADICTS || (kind === SILENT && !isMade)) weighing[row] = NEVER;
   }
   return weighing;
 }
