@@ -35,7 +35,7 @@ export function WholeLooks({ state, looks, onLook, answer, title }: WholeLooksPr
     <div className="practice-whole">
       <div className="practice-whole-figure">
         {body !== undefined && <MadeFigure find={find} body={body} />}
-        <BodiesRow find={find} chosen={body?.id ?? ""} onChoose={setChosen} height={84} />
+        {find.bodies.length > 1 && <BodiesRow find={find} chosen={body?.id ?? ""} onChoose={setChosen} height={84} />}
         {body !== undefined && <p className="unseen">{figureText(find, body)}</p>}
       </div>
       <div>
