@@ -40,7 +40,7 @@ describe("how a look stands to a sheet", () => {
     expect([...seen.keys()].sort()).to.deep.equal(["agrees", "contradicts", "masked", "silent"]);
   });
 
-  it("asks of a sought kind that every state fits, and grants a danger any one of them", () => {
+  it("asks of a sought kind that every state fits, and of a smell one that fits is a sign of the danger", () => {
     const [body] = sceneOf({
       format: "jittery-cap/find",
       version: 1,

@@ -8,7 +8,7 @@ import type { Sheet } from "../knowledge/sheet.ts";
 import type { AgeTable } from "../knowledge/state-tables.ts";
 import { bitsOf, type Tables } from "../knowledge/tables.ts";
 import type { Conditions } from "./body-conditions.ts";
-import type { Look } from "./looks.ts";
+import { type Look, statesAtOnce } from "./looks.ts";
 import type { Mask } from "./mask-table.ts";
 import { canHide, masksInForce, ownMasksInForce } from "./masks.ts";
 
@@ -47,8 +47,8 @@ const CONTRADICTS: Agreement = { kind: "contradicts" };
 
 /**
  * Says how a look stands to a sheet. Sureness is not weighed here.
- * @param every whether every state seen must fit (asked of what is sought) or any one is enough (granted to dangers
- *   and to site characters, where several things are true of one place)
+ * @param every whether every state seen must fit (asked of what is sought) or any one is enough (granted to dangers but
+ *   for soft looks, see `statesAtOnce`, and to site characters, where several things are true of one place)
  */
 export function agreementOf(
   sheet: Sheet,
@@ -59,13 +59,15 @@ export function agreementOf(
 ): Agreement {
   const listed = listedAt(sheet, look.character, age);
   if (listed === undefined) return every ? SILENT : neverShown(sheet, look, conditions);
-  const all = every && look.body !== "site";
   const accepted = every ? listed.acceptedOfSought : listed.acceptedOfDangers;
-  let plain = 0;
-  for (const state of look.states) if (accepted.has(state) || saysNothing(state, every)) plain += 1;
-  if (all ? plain === look.states.length : plain > 0) return AGREES;
+  const odd = look.states.filter((state) => !accepted.has(state) && !saysNothing(state, every));
+  if (odd.length === 0) return AGREES;
   const masks = [...masksInForce(look, conditions), ...ownMasksInForce(sheet, look, conditions)];
-  return masks.length === 0 ? CONTRADICTS : throughMasks(listed, look, masks, every, all);
+  if (every && look.body !== "site") return throughMasks(listed, odd, masks, true) ?? CONTRADICTS;
+  const anyFits = odd.length < look.states.length ? AGREES : throughMasks(listed, odd, masks, false);
+  if (anyFits === undefined) return CONTRADICTS;
+  const atOnce = every ? [] : statesAtOnce(look).filter((state) => odd.includes(state));
+  return atOnce.length === 0 ? anyFits : (throughMasks(listed, atOnce, masks, true) ?? CONTRADICTS);
 }
 
 /** Of a character of which a danger's sheet says nothing at this age but what the kind never shows. */
@@ -81,16 +83,18 @@ function neverStates(sheet: Sheet, character: CharacterId): readonly string[] {
   return sheet.never.filter((one) => one.character === character).flatMap((one) => one.states);
 }
 
-/** Whether the states that do not fit plainly can be reached from listed ones through masks. */
-function throughMasks(listed: Listed, look: Look, masks: readonly Mask[], every: boolean, all: boolean): Agreement {
-  const accepted = every ? listed.acceptedOfSought : listed.acceptedOfDangers;
-  const hidden = look.states
-    .filter((state) => !accepted.has(state) && !saysNothing(state, every))
-    .map((state) => masks.filter((mask) => listed.states.some((truth) => canHide(mask, truth, state))));
+/** The masks through which states that do not fit plainly, all or any of them, can be reached from listed ones. */
+function throughMasks(
+  listed: Listed,
+  odd: readonly string[],
+  masks: readonly Mask[],
+  all: boolean,
+): Agreement | undefined {
+  const hidden = odd.map((state) => masks.filter((mask) => listed.states.some((truth) => canHide(mask, truth, state))));
   const agreed = all ? hidden.every((used) => used.length > 0) : hidden.some((used) => used.length > 0);
   return agreed
     ? { kind: "masked", masks: masks.filter((mask) => hidden.some((used) => used.includes(mask))) }
-    : CONTRADICTS;
+    : undefined;
 }
 
 /** What a sheet lists of a character at an age, and what fits it: the listed states and those mixed up with them. */

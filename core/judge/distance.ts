@@ -2,12 +2,12 @@
 import { type CharacterId, isHardLook, isSmell } from "../find/vocabulary.ts";
 import type { Sheet } from "../knowledge/sheet.ts";
 import { countBits, type Tables } from "../knowledge/tables.ts";
-import { type MaskUse, maskUse, type Point, pointsOf } from "./contradictions.ts";
+import { agreementOf, type MaskUse, maskUse, type Point, pointsOf } from "./contradictions.ts";
 import { familyBit, familyBitOf } from "./families.ts";
 import type { Look } from "./looks.ts";
 import { type BodyScene, hangsOnTheRing, type Inherited, undoesQuickLook } from "./scene.ts";
 import { sizePoints, weighSizes } from "./sizes.ts";
-import { AGREES, isAgainst, MASKED, masksBehind, NEVER, SILENT, type Weighing, weigh } from "./weigh.ts";
+import { AGREES, isAgainst, MASKED, NEVER, SILENT, type Weighing, weigh } from "./weigh.ts";
 
 export const STATUSES = ["stands", "one-mistake", "two-mistakes", "ruled-out"] as const;
 /**
@@ -297,7 +297,6 @@ export interface Evidence {
 
 /** The evidence about one danger on a weighed body, in words. */
 export function evidenceIn(weighed: BodyWeighing, danger: Sheet, row: number): Evidence {
-  const { dangers } = weighed;
   const points: Point[] = sizePoints(danger, weighed.body.body);
   const families = weighed.families[row] ?? 0;
   let twice = families & (weighed.twice[row] ?? 0);
@@ -306,7 +305,7 @@ export function evidenceIn(weighed: BodyWeighing, danger: Sheet, row: number): E
   for (const { look, at, weighing, point } of weighed.looks) {
     const kind = weighing[row];
     if (kind === AGREES) speaksFor.push(look);
-    else if (kind === MASKED) tellMasks(masks, dangers, row, look, at);
+    else if (kind === MASKED) tellMasks(masks, danger, look, at);
     else if (isAgainst(kind) && look.sure) {
       const bit = kind === NEVER ? twice & familyBitOf(look.character) : 0;
       twice &= ~bit;
@@ -316,7 +315,7 @@ export function evidenceIn(weighed: BodyWeighing, danger: Sheet, row: number): E
   for (const { look, at, weighing } of weighed.borrowed) {
     const kind = weighing[row];
     if (kind === AGREES) speaksFor.push(look);
-    else if (kind === MASKED) tellMasks(masks, dangers, row, look, at);
+    else if (kind === MASKED) tellMasks(masks, danger, look, at);
   }
   const lent = weighed.borrowed[(weighed.granted[row] ?? 0) - 1];
   if (lent !== undefined)
@@ -325,6 +324,8 @@ export function evidenceIn(weighed: BodyWeighing, danger: Sheet, row: number): E
   return { points: points.filter((point) => (families & familyBit(point.family)) !== 0), masks, speaksFor };
 }
 
-function tellMasks(told: MaskUse[], dangers: Tables, row: number, look: Look, at: BodyScene | undefined): void {
-  for (const mask of masksBehind(dangers, row, look, at?.body.age, at?.conditions)) told.push(maskUse(mask, look));
+/** The masks that keep a row from contradicting a look which it does not agree with, in their own order. */
+function tellMasks(told: MaskUse[], danger: Sheet, look: Look, at: BodyScene | undefined): void {
+  const agreement = agreementOf(danger, look, at?.body.age, at?.conditions, false);
+  if (agreement.kind === "masked") told.push(...agreement.masks.map((mask) => maskUse(mask, look)));
 }

@@ -1,7 +1,15 @@
 /** What a body's entries amount to, one look a character, after observers, times and methods are weighed. */
 import type { Entry } from "../find/entry.ts";
 import type { Body, Find, Observer } from "../find/schema.ts";
-import { CHARACTER_IDS, type CharacterId, isSmell, SITE_CHARACTERS, STAIN_SPEEDS } from "../find/vocabulary.ts";
+import {
+  CHARACTER_IDS,
+  type CharacterId,
+  canBeHard,
+  definitionOf,
+  isSmell,
+  SITE_CHARACTERS,
+  STAIN_SPEEDS,
+} from "../find/vocabulary.ts";
 
 /** One character as seen on one body, or on the site. */
 export interface Look {
@@ -19,6 +27,30 @@ export interface Look {
 }
 
 export type Looks = ReadonlyMap<CharacterId, Look>;
+
+/** What is under scales, warts or fibres, or between them. */
+const BARE: ReadonlySet<string> = new Set(["none", "plain", "smooth", "silky"]);
+
+/** Two words for one curve lie between them, they are not two things that were seen. */
+const WORDS_FOR_ONE: ReadonlySet<CharacterId> = new Set<CharacterId>(["cap-shape"]);
+
+/**
+ * The states of a body's look that are each a claim against a danger, where there is more than one: a cap told as brown
+ * and wine-red shows both, and to be a kind of which one of them is never seen, that one has to be a mistake. Asked of soft
+ * looks only. A stain, a smell or a ring that fits in one of its states is a sign of the danger, whatever else was seen;
+ * a bare ground beside what lies on it is no claim; and a place has several things in it. Of a character that has one
+ * state at a time several are alternatives, and alternatives are never sure.
+ */
+export function statesAtOnce({ character, body, states }: Look): readonly string[] {
+  return body === "site" ||
+    states.length < 2 ||
+    !definitionOf(character).many ||
+    canBeHard(character) ||
+    isSmell(character) ||
+    WORDS_FOR_ONE.has(character)
+    ? []
+    : states.filter((state) => !BARE.has(state));
+}
 
 /** The looks of the site: what is recorded once for the find. */
 export function siteLooks(find: Find): Looks {

@@ -114,6 +114,47 @@ describe("what a danger never shows", () => {
   });
 });
 
+describe("several things told of one look", () => {
+  const against = (sheet: string, seen: Record<string, string>, more: object = {}) =>
+    answerTo([bodyOf(seen, { age: "mature", ...more })]).dangers.find((one) => one.sheet === sheet)?.bodies[0]
+      ?.mistakes;
+  it("are each a claim: a cap that is brown and wine-red is no brown cap, and the wine-red is one mistake, a soft one", () => {
+    // the bitter-beech bolete is grey-buff to brown and never wine-red (common practice, no source)
+    expect(against("caloboletus-calopus", { "cap-colour": "red-brown" })).to.equal(0);
+    expect(against("caloboletus-calopus", { "cap-colour": "red-brown, wine-red" })).to.equal(1);
+    const point = answerTo([bodyOf({ "cap-colour": "red-brown, wine-red" })])
+      .dangers.find((one) => one.sheet === "caloboletus-calopus")
+      ?.points.find((one) => one.character === "cap-colour");
+    expect(point?.hard).to.equal(false);
+    expect(point?.text).to.match(/wine red and red brown|red brown and wine red/);
+  });
+  it("are none for a danger where one of them is a sign of it: an ink smell among others, a yellow stain beside a brown", () => {
+    expect(against("agaricus-xanthodermus", { smell: "mushroomy, chemical" })).to.equal(0);
+    expect(against("agaricus-xanthodermus", { "stain-base": "chrome-yellow, orange" })).to.equal(0);
+    expect(against("agaricus-xanthodermus", { "stain-base": "orange" })).to.equal(1);
+    expect(against("amanita-virosa", { ring: "skirt, cogwheel" })).to.equal(0);
+    expect(against("galerina-marginata", { "gill-colour": "clay-brown, purple-grey" })).to.equal(0);
+  });
+  it("say nothing by a bare ground beside what lies on it, nor by two words for one curve", () => {
+    expect(against("amanita-muscaria", { "cap-surface": "smooth, scaly" })).to.equal(1);
+    expect(against("tricholoma-pardinum", { "cap-surface": "scaly, smooth" })).to.equal(0);
+    expect(against("lepiota-castanea", { "cap-shape": "convex, conical" })).to.equal(0);
+    expect(against("amanita-muscaria", { "veil-on-cap": "none, white-warts" })).to.equal(0);
+  });
+  it("are forgiven where a mask could have made the odd one, and the mask is named", () => {
+    // a red cap that pales in the rain is red and yellow at once
+    const cap = { "cap-colour": "wine-red, yellow" };
+    expect(against("russula-nobilis", cap)).to.equal(1);
+    const washed = answerTo([bodyOf(cap, { age: "mature", wear: ["rain-washed"] })]);
+    const danger = washed.dangers.find((one) => one.sheet === "russula-nobilis");
+    expect(danger?.bodies[0]?.mistakes).to.equal(0);
+    expect(danger?.masks.map((one) => one.mask)).to.include("reds-faded");
+  });
+  it("do not count where the look is unsure", () => {
+    expect(against("caloboletus-calopus", { "cap-colour": "?red-brown, wine-red" })).to.equal(0);
+  });
+});
+
 describe("a kind that one soft look alone keeps from fitting", () => {
   const odd = answerTo([bodyOf({ ...FIELD_MUSHROOM, "cap-colour": "green" }), OLDER], GRASS);
   it("comes near and is named, and does not come to basket", () => {

@@ -3,9 +3,9 @@ import type { Age } from "../find/vocabulary.ts";
 import { askedBefore, bitsOf, type Column, neighbourBits, type Tables } from "../knowledge/tables.ts";
 import type { Conditions } from "./body-conditions.ts";
 import { agreementOf, saysNothing } from "./contradictions.ts";
-import type { Look } from "./looks.ts";
+import { type Look, statesAtOnce } from "./looks.ts";
 import type { Mask } from "./mask-table.ts";
-import { masksInForce, ownMasksInForce } from "./masks.ts";
+import { masksInForce } from "./masks.ts";
 
 export const SILENT = 0;
 export const AGREES = 1;
@@ -24,7 +24,8 @@ const CODES = { silent: SILENT, agrees: AGREES, masked: MASKED, contradicts: CON
 
 /**
  * Weighs a look against all rows. Sureness is not weighed here.
- * @param every whether every state seen must fit (asked of sought kinds) or any one is enough (granted to dangers)
+ * @param every whether every state seen must fit (asked of sought kinds) or any one is enough (granted to dangers, but for
+ *   soft looks: see `statesAtOnce`)
  * @returns SILENT, AGREES, MASKED, CONTRADICTS or NEVER for each row
  */
 export function weigh(
@@ -56,9 +57,39 @@ const NO_ROWS: readonly number[] = [];
 
 /** Weighs a look against a column, without the masks that single sheets have of their own. */
 function weighColumn(tables: Tables, column: Column, look: Look, masks: readonly Mask[], every: boolean): Weighing {
-  return every && look.body !== "site" && look.states.length > 1
-    ? weighEvery(column, look, masks)
-    : weighAny(column, look, masks, every, every ? undefined : tables.never(look.character));
+  if (every)
+    return look.body !== "site" && look.states.length > 1
+      ? weighEvery(column, look, masks)
+      : weighAny(column, look, masks, true, undefined);
+  const nevers = tables.never(look.character);
+  const weighing = weighAny(column, look, masks, false, nevers);
+  weighEach(weighing, column, look, masks, nevers);
+  return weighing;
+}
+
+/** Weighs again the rows that one of several states seen at once fits: by the one that fits them least. */
+function weighEach(
+  weighing: Weighing,
+  { listed, common }: Column,
+  look: Look,
+  masks: readonly Mask[],
+  nevers: Int32Array | undefined,
+): void {
+  const claims = statesAtOnce(look).map((state) => ({
+    seen: bitsOf(look.character, [state]),
+    near: neighbourBits(look.character, state, false),
+    hiding: hidingBits(look, state, masks),
+  }));
+  if (claims.length === 0) return;
+  for (let row = 0; row < weighing.length; row += 1) {
+    if (weighing[row] !== AGREES && weighing[row] !== MASKED) continue;
+    const set = listed[row] ?? 0;
+    const never = nevers?.[row] ?? 0;
+    for (const { seen, near, hiding } of claims) {
+      if ((set & seen) !== 0 || ((never & seen) === 0 && ((common[row] ?? 0) & near) !== 0)) continue;
+      weighing[row] = Math.max(weighing[row] ?? SILENT, (set & hiding) !== 0 ? MASKED : CONTRADICTS);
+    }
+  }
 }
 
 /**
@@ -171,19 +202,4 @@ function hidingBits(look: Look, state: string, masks: readonly Mask[]): number {
     if (mask.to === undefined || mask.to.includes(state))
       bits |= mask.from === undefined ? EVERYTHING : bitsOf(look.character, mask.from);
   return bits;
-}
-
-/** The masks that keep a row from contradicting a look which it does not agree with, in their own order. */
-export function masksBehind(
-  tables: Tables,
-  row: number,
-  look: Look,
-  age: Age | undefined,
-  conditions: Conditions | undefined,
-): readonly Mask[] {
-  const sheet = tables.sheets[row];
-  const listed = tables.column(look.character, age).listed[row] ?? 0;
-  const own = sheet === undefined || sheet.masks.length === 0 ? [] : ownMasksInForce(sheet, look, conditions);
-  const inForce = own.length === 0 ? masksInForce(look, conditions) : [...masksInForce(look, conditions), ...own];
-  return inForce.filter((mask) => look.states.some((state) => (hidingBits(look, state, [mask]) & listed) !== 0));
 }

@@ -23,10 +23,10 @@ const HONEY: Seen = {
   "flesh-colour": "white",
   "stain-cut": "none",
   "stem-surface": "fibrillose",
-  "stem-colour": "cream, brown",
+  "stem-colour": "brown",
   ring: "cottony",
   "ring-place": "high",
-  "ring-colour": "white, yellow",
+  "ring-colour": "yellow",
   base: "fused",
   smell: "mushroomy",
 };

@@ -66,8 +66,9 @@ export interface Misreading {
 }
 
 /**
- * Every misreading of a find in which one idea is held throughout: one character shows one other state, on each body on
- * which it was looked at. What could not be told stays untold.
+ * Every misreading of a find in which one idea is held throughout: one character shows one other state, or one more beside
+ * what it shows where several can be there at once, on each body on which it was looked at. What could not be told stays
+ * untold.
  */
 export function* misreadingsOf(described: Described): Generator<Misreading> {
   const looked = new Set(
@@ -76,21 +77,31 @@ export function* misreadingsOf(described: Described): Generator<Misreading> {
     ),
   );
   for (const character of looked)
-    for (const state of definitionOf(character).states)
-      yield {
-        misread: `${character}=${state}`,
-        described: { ...described, find: misread(described.find, character, state) },
-      };
+    for (const state of definitionOf(character).states) {
+      const reading = (misread: string, read: (seen: readonly string[]) => string[]): Misreading => ({
+        misread,
+        described: { ...described, find: readAnew(described.find, character, read) },
+      });
+      yield reading(`${character}=${state}`, () => [state]);
+      if (definitionOf(character).many)
+        yield reading(`${character}+${state}`, (seen) => [...new Set([...seen, state])]);
+    }
 }
 
-function misread(find: Described["find"], character: string, state: string): Described["find"] {
+function readAnew(
+  find: Described["find"],
+  character: string,
+  read: (seen: readonly string[]) => string[],
+): Described["find"] {
   const bodies = find.bodies.map((body) => ({
     ...body,
     ...(body.seen === undefined
       ? {}
       : {
           seen: body.seen.map((entry) =>
-            entry.character === character && entry.states !== undefined ? { ...entry, states: [state] } : entry,
+            entry.character === character && entry.states !== undefined
+              ? { ...entry, states: read(entry.states) }
+              : entry,
           ),
         }),
   }));

@@ -1,7 +1,7 @@
 /** How a look stands to a sheet, worked out the plain, slow way: the oracle for the one that remembers. */
 
 import { dangerNeighbours, soughtNeighbours } from "../../find/neighbours.ts";
-import { AGES, type Age } from "../../find/vocabulary.ts";
+import { AGES, type Age, definitionOf } from "../../find/vocabulary.ts";
 import type { Conditions } from "../../judge/body-conditions.ts";
 import type { Agreement } from "../../judge/contradictions.ts";
 import type { Look } from "../../judge/looks.ts";
@@ -46,12 +46,25 @@ export function plainAgreement(
     return common.some((truth) => dangerNeighbours(look.character, truth).includes(state));
   };
   const masksFor = (state: string) => inForce.filter((mask) => truths.some((truth) => canHide(mask, truth, state)));
-  const needsAll = every && look.body !== "site";
-  const plain = look.states.filter(isPlain);
-  if (needsAll ? plain.length === look.states.length : plain.length > 0) return { kind: "agrees" };
-  const hidden = look.states.filter((state) => !isPlain(state)).map(masksFor);
-  const saved = needsAll ? hidden.every((masks) => masks.length > 0) : hidden.some((masks) => masks.length > 0);
-  return saved
-    ? { kind: "masked", masks: inForce.filter((mask) => hidden.some((used) => used.includes(mask))) }
-    : { kind: "contradicts" };
+  const through = (states: readonly string[]): Agreement => {
+    const hidden = states.filter((state) => !isPlain(state)).map(masksFor);
+    return hidden.length === 0
+      ? { kind: "agrees" }
+      : { kind: "masked", masks: inForce.filter((mask) => hidden.some((used) => used.includes(mask))) };
+  };
+  const isOdd = (state: string) => !isPlain(state) && masksFor(state).length === 0;
+  if (every && look.body !== "site") return look.states.some(isOdd) ? { kind: "contradicts" } : through(look.states);
+  if (look.states.every(isOdd)) return { kind: "contradicts" };
+  // of a danger, the shades and shapes that are there at once are each a claim; a bare ground beside another is none
+  const { many, hard } = definitionOf(look.character);
+  const isClaimed =
+    !every && look.body !== "site" && look.states.length > 1 && many && !hard && !UNCLAIMED.includes(look.character);
+  const claims = isClaimed ? look.states.filter((state) => !["none", "plain", "smooth", "silky"].includes(state)) : [];
+  if (claims.some(isOdd)) return { kind: "contradicts" };
+  return claims.every(isPlain) && look.states.some(isPlain)
+    ? { kind: "agrees" }
+    : through(claims.length > 0 ? claims : look.states);
 }
+
+/** Of these one fitting state keeps the danger standing, whatever is told beside it. */
+const UNCLAIMED: readonly string[] = ["smell", "smell-heated", "gill-colour", "cap-shape"];
