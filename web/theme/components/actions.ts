@@ -13,6 +13,9 @@ declare module "@mui/material/Button" {
   }
 }
 
+/** Room at either side of a word without a frame, pixels. */
+const QUIET_SIDE = 8;
+
 const focus = (theme: Theme): CSSObject => ({
   outline: `3px solid ${theme.vars?.palette.warning.main ?? ""}`,
   outlineOffset: 2,
@@ -50,9 +53,11 @@ export const actionComponents: ThemeOptions["components"] = {
       {
         props: { variant: "quiet" },
         style: ({ theme }) => ({
-          padding: "6px 8px",
+          padding: `6px ${String(QUIET_SIDE)}px`,
           color: theme.vars?.palette.text.secondary,
           fontWeight: 500,
+          // without a frame its word is its edge: it stands where the lines above it begin
+          "&:first-child": { marginLeft: -QUIET_SIDE },
           "&:hover": { color: theme.vars?.palette.text.primary, textDecoration: "underline", background: "none" },
         }),
       },
