@@ -143,8 +143,13 @@ const sharedWithMe = z.object({
 export const listShared = route({
   method: "get",
   path: "/api/shared",
-  about: "The finds that others share with me now, latest first. What is not among them is not mine to see any more",
-  reply: z.object({ finds: z.array(sharedWithMe) }),
+  about:
+    "The finds that others share with me now, latest made first. What is on none of the pages is not mine to see any more",
+  query: z.strictObject({
+    after: uuid.optional(),
+    limit: z.coerce.number<number | string>().int().min(1).max(500).default(200),
+  }),
+  reply: z.object({ finds: z.array(sharedWithMe), next: z.string().optional() }),
 });
 
 export const listSharedPictures = route({

@@ -8,9 +8,6 @@ import { contentAs, type Row } from "../documents/document.ts";
 import { Problem } from "../http/problem.ts";
 import type { Circles } from "./circles.ts";
 
-/** Finds that are told in one list; nobody looks at more of other people's at a time. */
-const MOST_SHARED = 500;
-
 /** A share as its find's owner sees it. */
 export interface Share extends Shared {
   readonly circle: string;
@@ -92,39 +89,43 @@ export class Sharing {
     return content;
   }
 
-  /** What others share with a person, the latest first. */
-  async list(person: string): Promise<SharedWithMe[]> {
+  /**
+   * What others share with a person, the latest made first, a page at a time: by the id, which tells when a find was made, so
+   * that what is shared or withdrawn meanwhile moves no other off a page.
+   * @param after the `next` of the page before
+   */
+  async list(person: string, limit: number, after?: string): Promise<{ finds: SharedWithMe[]; next?: string }> {
     const rows = await this.database.query<{
       id: string;
       version: number;
       ownerId: string;
       ownerName: string;
       circle: string;
-      place: PlaceShown;
+      places: string;
       mayRecord: number;
     }>(
-      `SELECT d.id, d.version, s.owner_id AS ownerId, p.name AS ownerName, s.circle_id AS circle, s.place,
-              s.may_record AS mayRecord
+      `SELECT d.id, d.version, s.owner_id AS ownerId, p.name AS ownerName,
+              SUBSTRING_INDEX(GROUP_CONCAT(s.circle_id ORDER BY s.shared_at DESC), ',', 1) AS circle,
+              GROUP_CONCAT(s.place) AS places, MAX(s.may_record) AS mayRecord
        FROM circle_members m
        JOIN shares s ON s.circle_id = m.circle_id AND s.owner_id <> m.person_id
        JOIN circle_members o ON o.circle_id = s.circle_id AND o.person_id = s.owner_id
        JOIN documents d ON d.id = s.find_id AND d.archived_at IS NULL AND d.kind = 'find'
        JOIN people p ON p.id = s.owner_id
-       WHERE m.person_id = :person ORDER BY s.shared_at DESC, d.id LIMIT ${MOST_SHARED}`,
-      { type: QueryTypes.SELECT, replacements: { person } },
+       WHERE m.person_id = :person ${after === undefined ? "" : "AND d.id < :after"}
+       GROUP BY d.id, d.version, s.owner_id, p.name ORDER BY d.id DESC LIMIT :most`,
+      { type: QueryTypes.SELECT, replacements: { person, most: limit + 1, ...(after === undefined ? {} : { after }) } },
     );
-    const finds = new Map<string, SharedWithMe>();
-    for (const { ownerId, ownerName, mayRecord, ...row } of rows) {
-      const before = finds.get(row.id);
-      finds.set(row.id, {
+    const finds = rows.slice(0, limit).map(
+      ({ ownerId, ownerName, places, mayRecord, ...row }): SharedWithMe => ({
         ...row,
         owner: { id: ownerId, name: ownerName },
-        circle: before?.circle ?? row.circle,
-        place: mostOf([row.place, ...(before === undefined ? [] : [before.place])]),
-        mayRecord: Number(mayRecord) === 1 || before?.mayRecord === true,
-      });
-    }
-    return [...finds.values()];
+        place: mostOf(PLACES_SHOWN.filter((one) => places.split(",").includes(one))),
+        mayRecord: Number(mayRecord) === 1,
+      }),
+    );
+    const last = finds.at(-1);
+    return rows.length > limit && last !== undefined ? { finds, next: last.id } : { finds };
   }
 
   /** Who else sees any of these finds. */

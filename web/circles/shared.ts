@@ -29,11 +29,23 @@ async function pullRoles(): Promise<void> {
 
 const show = (finds: readonly SharedFind[]): void => useShared.getState().show(finds);
 
+/** All that is shared now; undefined where a page did not come: then nobody knows what is not shared any more. */
+async function allShared(): Promise<Told[] | undefined> {
+  const all: Told[] = [];
+  let after: string | undefined;
+  do {
+    const outcome = await ask(CIRCLE_ROUTES.listShared, { query: after === undefined ? {} : { after } });
+    if (outcome.kind !== "ok") return undefined;
+    all.push(...outcome.value.finds);
+    after = outcome.value.next;
+  } while (after !== undefined);
+  return all;
+}
+
 /** Fetches what is shared and was changed, and forgets what is not shared any more. */
 export async function pullShared(): Promise<void> {
-  const outcome = await ask(CIRCLE_ROUTES.listShared);
-  if (outcome.kind !== "ok") return restoreShared();
-  const { finds } = outcome.value;
+  const finds = await allShared();
+  if (finds === undefined) return restoreShared();
   await pullRoles();
   const there = await device.documents
     .where("[kind+archived+listedAt]")

@@ -96,7 +96,7 @@ export function circleHandlers(parts: Parts): Pick<Handlers, Names> {
       await tell(params.circle);
       return undefined;
     },
-    listShared: async ({ actor }) => ({ finds: await sharing.list(actor.id) }),
+    listShared: ({ actor, query }) => sharing.list(actor.id, query.limit, query.after),
     listSharedPictures: async ({ actor, params }) => ({ pictures: await sharing.pictures(actor, params.id) }),
     showSharedPicture: async ({ actor, params, response }) => {
       const content = await sharing.picture(actor, params.id, params.picture);
