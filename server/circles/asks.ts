@@ -12,7 +12,9 @@ import type { Circles, Membership } from "./circles.ts";
 /** What was answered is told for so long, days. */
 const TOLD_DAYS = 14;
 const DAY_MS = 24 * 60 * 60 * 1000;
-const MOST = 200;
+/** Questions that are told at once. What waits comes before what was answered, however much that is. */
+const MOST_WAITING = 500;
+const MOST_ANSWERED = 100;
 
 /** An ask as somebody in the circle sees it. */
 export interface SeenAsk {
@@ -70,21 +72,19 @@ export class Asks {
 
   /** What waits in a person's circles, longest first, and what was answered lately behind it. */
   async list(person: string): Promise<SeenAsk[]> {
-    const circles = (await this.circles.memberships(person)).map((one) => one.circle);
-    if (circles.length === 0) return [];
-    const rows = await this.models.asks.findAll({
-      where: {
-        circleId: circles,
-        [Op.or]: [{ answeredAt: null }, { answeredAt: { [Op.gt]: new Date(Date.now() - TOLD_DAYS * DAY_MS) } }],
-      },
+    const circleId = (await this.circles.memberships(person)).map((one) => one.circle);
+    if (circleId.length === 0) return [];
+    const waiting = await this.models.asks.findAll({
+      where: { circleId, answeredAt: null },
       order: [["askedAt", "ASC"]],
-      limit: MOST,
+      limit: MOST_WAITING,
     });
-    const seen = await this.told(person, rows);
-    return [
-      ...seen.filter((one) => one.answeredAt === undefined),
-      ...seen.filter((one) => one.answeredAt !== undefined),
-    ];
+    const answered = await this.models.asks.findAll({
+      where: { circleId, answeredAt: { [Op.gt]: new Date(Date.now() - TOLD_DAYS * DAY_MS) } },
+      order: [["answeredAt", "DESC"]],
+      limit: MOST_ANSWERED,
+    });
+    return this.told(person, [...waiting, ...answered]);
   }
 
   /** Says who looks. @throws 409 where somebody does already */

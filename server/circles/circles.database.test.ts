@@ -122,46 +122,6 @@ describe("circles", function () {
     expect((await tosk.ask.get(`/api/documents/${id}`)).status).to.equal(404);
   });
 
-  it("are told of all that is shared, however much, a page at a time, each find once with the most that is shown of it", async () => {
-    const second = uuid();
-    expect((await ilva.ask.post("/api/circles").send({ id: second, name: "Ondal too" })).status).to.equal(201);
-    const asked = await ilva.ask
-      .post(`/api/circles/${second}/invitations`)
-      .send({ id: uuid(), role: "member", trusted: [] });
-    await tosk.ask.post(`/api/circle-invitations/${asked.body.token}`).send({});
-    const ids: string[] = [];
-    for (let count = 0; count < 7; count += 1) {
-      const id = await keep(ilva);
-      ids.push(id);
-      await share(id, { place: "none" });
-      if (count % 2 === 0)
-        await ilva.ask.put(`/api/finds/${id}/shares/${second}`).send({ place: "exact", mayRecord: true });
-    }
-    const told: { id: string; place: string; mayRecord: boolean; circle: string }[] = [];
-    let after: string | undefined;
-    for (let pages = 0; pages === 0 || after !== undefined; pages += 1) {
-      const { status, body } = await tosk.ask.get(`/api/shared?limit=2${after === undefined ? "" : `&after=${after}`}`);
-      expect(status, JSON.stringify(body)).to.equal(200);
-      expect(body.finds.length).to.be.at.most(2);
-      told.push(...body.finds);
-      after = body.next;
-      // one that is taken back meanwhile moves no other off its page
-      if (pages === 0) await ilva.ask.delete(`/api/finds/${ids[6]}/shares/${circle}`);
-      expect(pages).to.be.below(9);
-    }
-    const mine = told.filter((one) => ids.includes(one.id));
-    expect(mine.map((one) => one.id)).to.deep.equal([...ids].reverse());
-    for (const one of mine) {
-      const isTwice = ids.indexOf(one.id) % 2 === 0;
-      expect([one.place, one.mayRecord], one.id).to.deep.equal(isTwice ? ["exact", true] : ["none", false]);
-      expect(one.circle, "where it was shared last").to.equal(isTwice ? second : circle);
-    }
-    for (const query of ["limit=0", "limit=501", "after=x"])
-      expect((await tosk.ask.get(`/api/shared?${query}`)).status, query).to.equal(400);
-    for (const id of ids) for (const of of [circle, second]) await ilva.ask.delete(`/api/finds/${id}/shares/${of}`);
-    expect((await tosk.ask.get("/api/shared")).body).to.deep.equal({ finds: [] });
-  });
-
   it("see the pictures of a find that is shared, the ground's where its whole place is, and none of them afterwards", async () => {
     const id = await keep(ilva);
     const pictures: Record<string, string> = {};
