@@ -105,10 +105,24 @@ describe("dangers told truly, in words and at places that the sheets came to lat
   });
 });
 
+/** What a sheet does not grant, by the find: at most one soft point, and why. */
+const NOT_GRANTED: Readonly<Record<string, string>> = {
+  "bitter-beech boletes on a limy slope, red stem and pale net":
+    "a net that is white to the eye: of what is seen of a penny bun without a cut it alone is none of theirs",
+};
+
 /** On none of their bodies does anything seen speak against the kind that they are. */
 function haveNothingAgainstThem(outcomes: ReturnType<typeof describedOutcomes>): void {
   for (const { described, answer } of outcomes) {
     const own = answer.dangers.find((danger) => danger.sheet === described.sheet);
+    if (described.name in NOT_GRANTED) {
+      expect(own?.mistakes, described.name).to.be.at.most(1);
+      expect(
+        own?.points.some((point) => point.hard),
+        described.name,
+      ).to.equal(false);
+      continue;
+    }
     expect(own?.bodies.map(({ body, mistakes }) => `${body}: ${mistakes}`).join(), described.name).to.match(
       /^(?:\w+: 0,?)+$/,
     );

@@ -1,4 +1,5 @@
 /** The tests that could still be done on this find, with what each would show if the find is what it seems to be. */
+import type { Measures } from "../find/schema.ts";
 import { type Age, type CharacterId, isHardLook } from "../find/vocabulary.ts";
 import type { Conditions } from "../judge/body-conditions.ts";
 import { familyBit, familyBitOf } from "../judge/families.ts";
@@ -43,6 +44,8 @@ export interface Option {
   readonly body: BodyScene | undefined;
   readonly looks: readonly Look[];
   readonly conditions: Conditions | undefined;
+  /** What its measures would be, where it measures. */
+  readonly measures: Measures;
   /** Other bodies that would take the result over on the strength of their own quick look. */
   readonly lentTo: ReadonlySet<string>;
   readonly against: readonly Against[];
@@ -68,7 +71,7 @@ export function optionsOf({ scene, knowledge }: Judgement, supposed: Sheet): Opt
         .flatMap((one) => expectedLook(supposed, one, undefined, false));
       if (looks.length === 0) continue;
       const against = said(looks, undefined, undefined);
-      options.push({ test, body: undefined, looks, conditions: undefined, lentTo: new Set(), against });
+      options.push({ test, body: undefined, looks, conditions: undefined, measures: {}, lentTo: new Set(), against });
       continue;
     }
     for (const body of scene.kept) {
@@ -81,9 +84,18 @@ export function optionsOf({ scene, knowledge }: Judgement, supposed: Sheet): Opt
         .flatMap((one) => expectedLook(supposed, one, body, test.heated === true, seenElsewhere(scene, body, one)));
       const conditions = { ...body.conditions, ...test.changes, ...veilSeen(looks) };
       const against = said(looks, body.body.age, conditions);
-      if (test.id === "measure") against.push(...sizesAgainst(dangers, supposed, body));
-      if (looks.length > 0 || against.some(({ hits }) => hits.some((hit) => hit > 0)))
-        options.push({ test, body, looks, conditions, lentTo: borrowersOf(test, body, scene.bodies), against });
+      const measures = test.id === "measure" ? unmeasured(supposed, body) : {};
+      against.push(...sizesAgainst(dangers, body, measures));
+      if (looks.length > 0 || against.length > 0)
+        options.push({
+          test,
+          body,
+          looks,
+          conditions,
+          measures,
+          lentTo: borrowersOf(test, body, scene.bodies),
+          against,
+        });
     }
   }
   return options;
@@ -203,15 +215,20 @@ function shareOutside({ by }: Column, row: number, other: number): number {
   return total === 0 ? 0 : beyond / total;
 }
 
-/** What middling measures of the supposed kind would say, where this body was not measured yet. */
-function sizesAgainst(dangers: Tables, supposed: Sheet, { body }: BodyScene): Against[] {
+/** Middling measures of the supposed kind, those that this body was not measured for yet. */
+function unmeasured(supposed: Sheet, { body }: BodyScene): Measures {
   const measured = body.measures ?? {};
-  const expected = expectedMeasures(supposed, body.age);
-  const missing = Object.fromEntries(Object.entries(expected).filter(([measure]) => !(measure in measured)));
-  const [first] = MEASURES.filter((measure) => measure in missing);
+  return Object.fromEntries(
+    Object.entries(expectedMeasures(supposed, body.age)).filter(([measure]) => !(measure in measured)),
+  );
+}
+
+/** What measures of a body would say against the dangers. */
+function sizesAgainst(dangers: Tables, { body }: BodyScene, measures: Measures): Against[] {
+  const [first] = MEASURES.filter((measure) => measure in measures);
   if (first === undefined) return [];
   const hits = new Uint8Array(dangers.sheets.length);
-  weighSizes(dangers, { ...body, measures: missing }, (row, family, hard) => {
+  weighSizes(dangers, { ...body, measures }, (row, family, hard) => {
     if (family === "size") hits[row] = Math.max(hits[row] ?? 0, hard ? 2 : 1);
   });
   const known = new Float64Array(hits.length);

@@ -10,6 +10,7 @@ import type { Candidate, Contradiction } from "../judge/candidates.ts";
 import { agreementOf } from "../judge/contradictions.ts";
 import { evidenceOf, type Judgement } from "../judge/judge.ts";
 import { AGES_MUST, type Proofs, proofsOf } from "../judge/musts.ts";
+import { sizePoints } from "../judge/sizes.ts";
 import type { Ruling } from "../judge/verdict.ts";
 import type { Must } from "../knowledge/sheet.ts";
 import { type Cover, type CoverProblem, coverOf, type Demand, isAttainable } from "./cover.ts";
@@ -183,8 +184,10 @@ function inTheWay({ candidates, rules }: Judgement, supposed: Candidate): readon
   );
 }
 
-const tellsFrom = ({ looks, body, conditions }: Option, { sheet }: Candidate): boolean =>
-  looks.some((look) => agreementOf(sheet, look, body?.body.age, conditions, true).kind === "contradicts");
+/** By a look, or by its size: of two boletes one is never that large. */
+const tellsFrom = ({ looks, body, conditions, measures }: Option, { sheet }: Candidate): boolean =>
+  looks.some((look) => agreementOf(sheet, look, body?.body.age, conditions, true).kind === "contradicts") ||
+  (body !== undefined && sizePoints(sheet, { ...body.body, measures }).length > 0);
 
 /**
  * The planning problem of a judged find by itself, every demand written out, and the cover that a plan of it takes: for
