@@ -1,4 +1,5 @@
 import { expect } from "chai";
+import { assess } from "../answer/answer.ts";
 import { DANGER_TIERS } from "../find/taxa.ts";
 import { SHIPPED } from "../tests/shipped.ts";
 import { afterLooks, isSameLook, makeFind, offeredLooks, takeLook } from "./made-find.ts";
@@ -27,6 +28,17 @@ describe("the shortest way through a made find", () => {
         way.looks.reduce((sum, look) => sum + look.minutes, 0),
         1e-9,
       );
+  });
+  it("does not end at a kind that the house refuses while a measure of a grown body would tell it apart", () => {
+    for (let index = 0; index < 6; index += 1) {
+      const made = makeFind(sheetOf("boletus-edulis"), `w${index}`, "ordinary");
+      const { find } = afterLooks(made, shortestWay(made, SHIPPED).looks);
+      const { reasons } = assess(find, SHIPPED);
+      if (!reasons.some((one) => one.code === "refused-kind-fits")) continue;
+      // no red-cracking bolete has a cap of sixteen centimetres
+      const grown = find.bodies.filter(({ age, keep }) => age === "mature" && keep !== false);
+      for (const { id, measures } of grown) expect(measures?.capCm, `w${index}, ${id}`).not.to.equal(undefined);
+    }
   });
   it("can be gone by the learner look by look, to the same answer", () => {
     const made = makeFind(sheetOf("boletus-edulis"), "same", "ordinary");
