@@ -230,9 +230,9 @@ describe("deciding", () => {
       "flesh-colour": ["white"],
       "stain-cut": ["none"],
       "stem-surface": ["fibrillose"],
-      "stem-colour": ["cream", "brown"],
+      "stem-colour": ["brown"],
       ring: ["cottony"],
-      "ring-colour": ["white", "yellow"],
+      "ring-colour": ["yellow"],
       base: ["fused"],
       smell: ["mushroomy"],
     };
