@@ -15,7 +15,7 @@ const A_TIME = 50;
 /** What sets one of somebody's finds apart from the next: its name where it is told, its day, how many bodies. */
 function aboutOf({ label, foundAt, bodies }: Find): string {
   const day = foundAt === undefined ? undefined : dayWords(dayOf(Date.parse(foundAt)));
-  const count = bodies.length === 1 ? "1 body" : `${bodies.length} bodies`;
+  const count = bodies.length === 1 ? "1\u00a0body" : `${bodies.length}\u00a0bodies`;
   return [label, day, count].filter((part) => part !== undefined).join(" · ");
 }
 
@@ -47,10 +47,9 @@ function SharedLine({ shared: { id, owner, mayRecord, place } }: { readonly shar
   return (
     <li className="line">
       <Link to={findPath(id)} className="circle-line">
-        <span className="strong">A find of {owner.name}’s</span>
-        {find !== undefined && <span>{aboutOf(find)}</span>}
+        <span className="strong">{find === undefined ? "Not here yet" : aboutOf(find)}</span>
         <span className="soft small">
-          {mayRecord ? "you may add your own looks" : "to look at"}
+          A find of {owner.name}’s: {mayRecord ? "you may add your own looks" : "to look at"}
           {PLACES[place]}
         </span>
       </Link>
