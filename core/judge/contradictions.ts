@@ -162,6 +162,7 @@ export function pointsOf(tables: Tables, look: Look, age: Age | undefined): (row
   const hardAnyway = isHardLook(character, age, look.states);
   const never = tables.never(character);
   const seenBits = bitsOf(character, look.states);
+  const claimedBits = bitsOf(character, statesAtOnce(look));
   const seen = seenWords(look);
   const { words } = tables.column(character, age);
   return (row) => {
@@ -170,7 +171,8 @@ export function pointsOf(tables: Tables, look: Look, age: Age | undefined): (row
       has = listedWords(tables.sheets[row], character, age);
       words[row] = has;
     }
-    const hard = hardAnyway || (never !== undefined && (seenBits & ~(never[row] ?? 0)) === 0);
+    const unseen = never?.[row] ?? 0;
+    const hard = hardAnyway || (unseen !== 0 && ((seenBits & ~unseen) === 0 || (claimedBits & unseen) !== 0));
     return { family, character, body, hard, text: seen + has };
   };
 }

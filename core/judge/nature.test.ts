@@ -150,6 +150,26 @@ describe("several things told of one look", () => {
     expect(danger?.bodies[0]?.mistakes).to.equal(0);
     expect(danger?.masks.map((one) => one.mask)).to.include("reds-faded");
   });
+  it("are a hard one where one of them is what the danger never shows, and two where that was seen on two bodies", () => {
+    // green patches with cream between them are on no red sickener (common practice, no source)
+    const patched = { "cap-colour": "cream, green", "cap-surface": "cracked" };
+    const emetica = (...ids: readonly string[]) =>
+      answerTo(ids.map((id) => bodyOf(patched, { id, age: "mature" }))).dangers.find(
+        (one) => one.sheet === "russula-emetica",
+      );
+    expect(SHIPPED.byId.get("russula-emetica")?.never.flatMap((one) => one.states)).to.include("green");
+    expect(emetica("A")?.points.find((one) => one.character === "cap-colour")?.hard).to.equal(true);
+    expect(emetica("A")?.mistakes).to.equal(1);
+    expect(emetica("A", "B")?.status).to.equal("ruled-out");
+    // told as one of several it is a claim only where each of them is one: not of a curve, nor of a smell
+    const funnel = answerTo([bodyOf({ "cap-shape": "funnel, perforated" }, { age: "mature" })]);
+    expect(SHIPPED.byId.get("sarcosphaera-coronaria")?.never.flatMap((one) => one.states)).to.include("funnel");
+    expect(
+      funnel.dangers
+        .find((one) => one.sheet === "sarcosphaera-coronaria")
+        ?.points.find((one) => one.character === "cap-shape")?.hard,
+    ).to.equal(false);
+  });
   it("do not count where the look is unsure", () => {
     expect(against("caloboletus-calopus", { "cap-colour": "?red-brown, wine-red" })).to.equal(0);
   });

@@ -94,17 +94,21 @@ function weighEach(
 
 /**
  * Marks, of dangers, the rows that never show any of the states seen: also those that say nothing else of the character, or
- * nothing at this age, unless a mask is in force that could make the states seen out of others.
+ * nothing at this age, unless a mask is in force that could make the states seen out of others. Of states seen at once, each
+ * of which is a claim, one that a contradicted row never shows is enough.
  */
 function markedNever(tables: Tables, look: Look, weighing: Weighing, every: boolean, masks: readonly Mask[]): Weighing {
   const never = every ? undefined : tables.never(look.character);
   if (never === undefined) return weighing;
   const seen = bitsOf(look.character, look.states);
+  const claimed = bitsOf(look.character, statesAtOnce(look));
   const isMade = look.states.some((state) => hidingBits(look, state, masks) !== 0);
   for (let row = 0; row < weighing.length; row += 1) {
-    if ((seen & ~(never[row] ?? 0)) !== 0) continue;
     const kind = weighing[row];
-    if (kind === CONTRADICTS || (kind === SILENT && !isMade)) weighing[row] = NEVER;
+    const set = never[row] ?? 0;
+    const isNever = (seen & ~set) === 0;
+    if (kind === CONTRADICTS ? isNever || (claimed & set) !== 0 : kind === SILENT && isNever && !isMade)
+      weighing[row] = NEVER;
   }
   return weighing;
 }

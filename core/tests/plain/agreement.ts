@@ -55,15 +55,18 @@ export function plainAgreement(
   const isOdd = (state: string) => !isPlain(state) && masksFor(state).length === 0;
   if (every && look.body !== "site") return look.states.some(isOdd) ? { kind: "contradicts" } : through(look.states);
   if (look.states.every(isOdd)) return { kind: "contradicts" };
-  // of a danger, the shades and shapes that are there at once are each a claim; a bare ground beside another is none
-  const { many, hard } = definitionOf(look.character);
-  const isClaimed =
-    !every && look.body !== "site" && look.states.length > 1 && many && !hard && !UNCLAIMED.includes(look.character);
-  const claims = isClaimed ? look.states.filter((state) => !["none", "plain", "smooth", "silky"].includes(state)) : [];
+  const claims = every ? [] : plainClaims(look);
   if (claims.some(isOdd)) return { kind: "contradicts" };
   return claims.every(isPlain) && look.states.some(isPlain)
     ? { kind: "agrees" }
     : through(claims.length > 0 ? claims : look.states);
+}
+
+/** Of a danger, the shades and shapes that are there at once are each a claim; a bare ground beside another is none. */
+export function plainClaims({ character, body, states }: Look): readonly string[] {
+  const { many, hard } = definitionOf(character);
+  const isClaimed = body !== "site" && states.length > 1 && many && !hard && !UNCLAIMED.includes(character);
+  return isClaimed ? states.filter((state) => !["none", "plain", "smooth", "silky"].includes(state)) : [];
 }
 
 /** Of these one fitting state keeps the danger standing, whatever is told beside it. */

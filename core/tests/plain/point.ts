@@ -5,13 +5,14 @@ import { CHARACTER_WORDS, stateWords, wordList } from "../../find/words.ts";
 import type { Point } from "../../judge/contradictions.ts";
 import type { Look } from "../../judge/looks.ts";
 import type { Sheet } from "../../knowledge/sheet.ts";
+import { plainClaims } from "./agreement.ts";
 
 const TOLD = 4;
 
-/** Whether the kind never shows any of what was seen. */
-function isNever({ never }: Sheet, { character, states }: Look): boolean {
-  const told = never.filter((one) => one.character === character).flatMap((one) => one.states);
-  return states.every((state) => told.includes(state));
+/** Whether the kind never shows any of what was seen, or one of what was seen at once and is a claim each. */
+function isNever({ never }: Sheet, look: Look): boolean {
+  const told = never.filter((one) => one.character === look.character).flatMap((one) => one.states);
+  return look.states.every((state) => told.includes(state)) || plainClaims(look).some((state) => told.includes(state));
 }
 
 /** A point, and whether the danger never shows such a thing. */
