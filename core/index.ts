@@ -65,6 +65,7 @@ export { type Change, changeSchema, type SetChange, setChange } from "./find/cha
 export * from "./find/entry.ts";
 export { isInvented } from "./find/invented.ts";
 export { findJsonSchema } from "./find/json-schema.ts";
+export { isMoot } from "./find/moot.ts";
 export { dangerNeighbours, soughtNeighbours } from "./find/neighbours.ts";
 export * from "./find/parse.ts";
 export * from "./find/schema.ts";

@@ -1,4 +1,5 @@
 /** What one would see if the find is what it seems to be. */
+import { isMoot } from "../find/moot.ts";
 import type { Body, Measures } from "../find/schema.ts";
 import type { CharacterId } from "../find/vocabulary.ts";
 import type { Look } from "../judge/looks.ts";
@@ -13,16 +14,18 @@ export const YOUNG_SHARE = 0.7;
 
 /**
  * The look that a sheet leads to expect: what another body of the find shows already, else a state that its musts ask
- * for, else the commonest; none where it is silent.
+ * for, else the commonest; none where it is silent, or where the body's underside makes the character moot.
  * @param elsewhere states surely seen of this character on other bodies
  */
 export function expectedLook(
   supposed: Sheet,
   character: CharacterId,
-  body: Pick<BodyScene, "body"> | undefined,
+  body: (Pick<BodyScene, "body"> & Partial<Pick<BodyScene, "looks">>) | undefined,
   heated: boolean,
   elsewhere: ReadonlySet<string> = NOWHERE,
 ): Look[] {
+  const underside = body?.looks?.get("underside");
+  if (underside?.sure === true && isMoot(character, underside.states)) return [];
   const age = body?.body.age;
   const state =
     elsewhere.size === 0 ? expectedAlone(supposed, character, age) : expectedState(supposed, character, age, elsewhere);

@@ -97,7 +97,7 @@ describe("a second look at what a danger never shows", () => {
           const open = next.cannotSettle.filter((one) => one.body === body.id).map((one) => one.sheet);
           if (open.length === 0) continue;
           for (const character of missing(find, body)) {
-            const [look] = expectedLook(supposed, character, { body }, false);
+            const [look] = expectedLook(supposed, character, bodySceneOf(find, body), false);
             if (look === undefined || body.keep === false) continue;
             const after = assess(withLook(find, body, character, look.states), SHIPPED);
             tried += 1;

@@ -17,12 +17,14 @@ const AT_FIRST = 5;
  * Orders a station's questions. What is told (age, lift, weather) always stands first where it stands; of the characters
  * those that matter or were looked at, never fewer than three, all in the order of handling.
  * @param matters characters that still matter; undefined while there is no answer to go by
+ * @param isMoot what cannot be looked at on this body is folded, unless it was
  * @param only where the find is checked against one danger: the characters that separate the two, and nothing else
  */
 export function orderOf(
   station: Station,
   matters: ReadonlySet<string> | undefined,
   wasLookedAt: (character: CharacterId) => boolean,
+  isMoot: (character: CharacterId) => boolean,
   only?: ReadonlySet<string>,
 ): StationOrder {
   if (only !== undefined)
@@ -33,10 +35,11 @@ export function orderOf(
   const characters = station.questions.flatMap((question) =>
     question.kind === "character" ? [question.character] : [],
   );
-  const counts = (character: CharacterId) => matters?.has(character) === true || wasLookedAt(character);
+  const counts = (character: CharacterId) =>
+    wasLookedAt(character) || (matters?.has(character) === true && !isMoot(character));
   const chosen = new Set(characters.filter(counts));
   const least = matters === undefined || characters.every((one) => !matters.has(one)) ? AT_FIRST : AT_LEAST;
-  for (const character of characters) if (chosen.size < least) chosen.add(character);
+  for (const character of characters) if (chosen.size < least && !isMoot(character)) chosen.add(character);
   const isFirst = (question: Question) => question.kind !== "character" || chosen.has(question.character);
   return { first: station.questions.filter(isFirst), also: station.questions.filter((one) => !isFirst(one)) };
 }

@@ -1,5 +1,5 @@
 /** The order of a station, held still while somebody works at it: nothing moves under a thumb. */
-import type { Body, Find } from "@jittery-cap/core";
+import { type Body, type Find, isMoot } from "@jittery-cap/core";
 import { useRef } from "react";
 import { chosenStates, entryOf } from "../specimen/observing.ts";
 import type { Station } from "../specimen/stations.ts";
@@ -11,7 +11,10 @@ interface Held {
   readonly order: StationOrder;
 }
 
-/** Orders a station anew when it, the body or the danger in question changes, and when the first answer is there. */
+/**
+ * Orders a station anew when it, the body or the danger in question changes, when the first answer is there, and when the
+ * underside is told, which is asked first: what has pores has no gills to be asked for below it.
+ */
 export function useStationOrder(
   station: Station,
   find: Find | undefined,
@@ -20,17 +23,29 @@ export function useStationOrder(
   only: ReadonlySet<string> | undefined,
 ): StationOrder {
   const held = useRef<Held>(undefined);
-  const key = [station.id, find?.id, body?.id, answer === undefined, only === undefined ? "" : [...only].join()].join(
-    "|",
-  );
+  const underside = surelyBelow(body);
+  const key = [
+    station.id,
+    find?.id,
+    body?.id,
+    answer === undefined,
+    only === undefined ? "" : [...only].join(),
+    underside.join(),
+  ].join("|");
   if (held.current?.key === key) return held.current.order;
   const wasLookedAt = (character: Parameters<typeof entryOf>[1]) =>
     find !== undefined &&
     body !== undefined &&
     (entryOf(body, character) !== undefined || chosenStates(find, body, character).length > 0);
-  const order = orderOf(station, mattering(answer), wasLookedAt, only);
+  const order = orderOf(station, mattering(answer), wasLookedAt, (one) => isMoot(one, underside), only);
   held.current = { key, order };
   return order;
+}
+
+/** What was surely seen below a body, whoever looked. */
+function surelyBelow(body: Body | undefined): readonly string[] {
+  const entries = (body?.seen ?? []).filter(({ character }) => character === "underside");
+  return entries.every(({ sure }) => sure !== false) ? entries.flatMap(({ states }) => states ?? []) : [];
 }
 
 /** Characters that would move a standing danger, or that a kind it may be still demands. */
