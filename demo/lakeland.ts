@@ -84,11 +84,11 @@ export const lakeland = (): { readonly type: "FeatureCollection"; readonly featu
     line("path", [1.2, -2.6], [0.7, -1.8], [0.9, -0.7], [1.2, -0.1], [1.3, 0.6]),
     line("path", [2.7, 1.3], [3.3, 2.2], [4.1, 3.0], [4.6, 3.9]),
     name("Ammerbog", -1.55, 2.15),
-    name("Ondal Water", -0.15, 0.25),
-    name("Skirrow Wood", 2.2, 1.9),
-    name("Quarrel Pasture", 0.4, -1.5),
-    name("Lower Hask", -0.65, -2.75),
-    name("Fell spruces", 4.4, 3.6),
+    name("Ondal Water", -0.4, 0.2),
+    name("Skirrow Wood", 2.6, 2.85),
+    name("Quarrel Pasture", 0.45, -2.3),
+    name("Lower Hask", -0.25, -3.35),
+    name("Fell spruces", 4.4, 5.05),
   ],
 });
 

@@ -20,7 +20,7 @@ interface MapFrameProps {
 export function MapFrame({ label, bounds, children, className = "" }: MapFrameProps) {
   return (
     <section aria-label={label} className={`map ${className}`}>
-      <MapContainer bounds={bounds} preferCanvas attributionControl={false} zoomSnap={0.5} className="map-inside">
+      <MapContainer bounds={bounds} preferCanvas attributionControl={false} zoomSnap={0.25} className="map-inside">
         <Ground />
         <OwnBase />
         {children}
