@@ -33,20 +33,27 @@ export function usePlace(find: Find) {
   const [alsoOpen, setAlsoOpen] = useState(false);
   const body = bodyOf(find, bodyId);
   const order = useStationOrder(station, find, body, answer, against?.characters);
-  const shown: readonly Question[] = alsoOpen ? [...order.first, ...order.also] : order.first;
+  const isFolded = active !== undefined && order.also.some((question) => itemOf(question) === active);
+  const isUnfolded = alsoOpen || isFolded;
+  const shown: readonly Question[] = isUnfolded ? [...order.first, ...order.also] : order.first;
   const items = shown.map(itemOf);
   const current = active !== undefined && items.includes(active) ? active : items[0];
+
+  // what was unfolded for one question stays so for the others: nothing below moves when the person goes on
+  useEffect(() => {
+    if (isFolded) setAlsoOpen(true);
+  }, [isFolded]);
 
   /** Goes to one question, unfolding it where it is folded. */
   const goTo = useCallback(
     ({ station: to, item, body: on }: PlaceOfTest) => {
       if (on !== undefined) setBodyId(on);
       setActive(item);
-      setAlsoOpen(true);
+      if (to !== station.id) setAlsoOpen(false);
       void navigate(findPath(id, "record", to), { replace: true });
       show(item);
     },
-    [id, navigate],
+    [id, navigate, station.id],
   );
 
   // an address may name a question: it is opened once, and then the person goes where they like
@@ -55,7 +62,6 @@ export function usePlace(find: Find) {
     if (item === null) return;
     setBodyId((before) => asked.get("body") ?? before);
     setActive(item);
-    setAlsoOpen(true);
     setAsked({}, { replace: true });
     show(item);
   }, [asked, setAsked]);
@@ -81,7 +87,7 @@ export function usePlace(find: Find) {
     station,
     body,
     order,
-    alsoOpen,
+    alsoOpen: isUnfolded,
     current,
     character: current !== undefined && isCharacterId(current) ? current : undefined,
     setBodyId,
