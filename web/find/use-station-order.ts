@@ -1,7 +1,7 @@
 /** The order of a station, held still while somebody works at it: nothing moves under a thumb. */
 import { type Body, type CharacterId, type Find, isMoot } from "@jittery-cap/core";
 import { useRef } from "react";
-import { chosenStates, entryOf } from "../specimen/observing.ts";
+import { chosenStates, entryOf, surelyBelow } from "../specimen/observing.ts";
 import type { Question, Station } from "../specimen/stations.ts";
 import type { ShownAnswer } from "../standing/shown-answer.ts";
 import { orderOf, type StationOrder } from "./station-order.ts";
@@ -26,7 +26,7 @@ export function useStationOrder(
   const key = [station.id, find?.id, body?.id, answer === undefined, only === undefined ? "" : [...only].join()].join(
     "|",
   );
-  const underside = surelyBelow(body);
+  const underside = body === undefined ? [] : surelyBelow(body);
   const wasLookedAt = (character: CharacterId) =>
     find !== undefined &&
     body !== undefined &&
@@ -39,12 +39,6 @@ export function useStationOrder(
   const order = orderOf(station, mattering(answer), wasLookedAt, (one) => isMoot(one, underside), only);
   held.current = { key, order };
   return order;
-}
-
-/** What was surely seen below a body, whoever looked. */
-function surelyBelow(body: Body | undefined): readonly string[] {
-  const entries = (body?.seen ?? []).filter(({ character }) => character === "underside");
-  return entries.every(({ sure }) => sure !== false) ? entries.flatMap(({ states }) => states ?? []) : [];
 }
 
 /** Characters that would move a standing danger, or that a kind it may be still demands. */

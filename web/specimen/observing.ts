@@ -19,6 +19,12 @@ export function othersOf(body: Body, character: CharacterId, by?: string): reado
   return (body.seen ?? []).filter((entry) => entry.character === character && entry.by !== by);
 }
 
+/** What was surely seen below a body, whoever looked: it decides what there is to ask of it at all. */
+export function surelyBelow(body: Body): readonly string[] {
+  const entries = (body.seen ?? []).filter(({ character }) => character === "underside");
+  return entries.every(({ sure }) => sure !== false) ? entries.flatMap(({ states }) => states ?? []) : [];
+}
+
 /** The observer of a change or an entry, or nothing for the person whose record it is. */
 const from = (by: string | undefined): { by?: string } => (by === undefined ? {} : { by });
 

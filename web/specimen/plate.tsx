@@ -4,7 +4,7 @@ import { memo } from "react";
 import { useNavigate } from "react-router";
 import { findPath } from "../addresses.ts";
 import { FigurePaths } from "./drawing.tsx";
-import { entryOf } from "./observing.ts";
+import { entryOf, surelyBelow } from "./observing.ts";
 import { progressOf, STATIONS, type StationId } from "./stations.ts";
 
 interface PlateProps {
@@ -45,6 +45,7 @@ export const Plate = memo(function Plate({ find, body, station }: PlateProps) {
   const axis = WIDTH / 2;
   const ground = MARGIN.top + bare.top * scale + (tall - (bare.top - bare.bottom) * scale) * 0.5;
   const looked = (character: Parameters<typeof entryOf>[1]) => entryOf(body, character) !== undefined;
+  const underside = surelyBelow(body);
   return (
     <div className="plate">
       <svg
@@ -74,7 +75,7 @@ export const Plate = memo(function Plate({ find, body, station }: PlateProps) {
       </svg>
       {LABELS.map(({ id, side, at }) => {
         const stop = STATIONS.find((one) => one.id === id);
-        const progress = stop === undefined ? undefined : progressOf(stop, looked);
+        const progress = stop === undefined ? undefined : progressOf(stop, looked, underside);
         return (
           <button
             key={id}

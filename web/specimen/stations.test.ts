@@ -2,7 +2,7 @@ import { assess, CHARACTER_IDS, findSchema } from "@jittery-cap/core";
 import { readKnowledge } from "@jittery-cap/shelf";
 import { expect } from "chai";
 import { actionOf } from "../find/use-keys.ts";
-import { STATION_IDS, STATIONS, stationOf, stationOfCharacter, stationOfTest } from "./stations.ts";
+import { progressOf, STATION_IDS, STATIONS, stationOf, stationOfCharacter, stationOfTest } from "./stations.ts";
 
 describe("the stations", () => {
   it("are nine, in the order of handling", () => {
@@ -31,6 +31,20 @@ describe("the stations", () => {
     });
     expect(planned).not.to.be.empty;
     for (const test of planned) expect(stationOfTest(test), test.test).not.to.equal(undefined);
+  });
+
+  it("count what there is to look at: on a morel no gills and no pores, unless somebody told some", () => {
+    const under = stationOf("under");
+    const looked =
+      (...told: readonly string[]) =>
+      (character: string) =>
+        told.includes(character);
+    const { all } = progressOf(under, looked("underside"));
+    expect(progressOf(under, looked("underside"), ["honeycomb"])).to.deep.equal({ done: 1, all: all - 8 });
+    expect(progressOf(under, looked("underside", "gill-colour"), ["honeycomb"])).to.deep.equal({
+      done: 2,
+      all: all - 7,
+    });
   });
 
   it("begin with the ground where the address names none", () => {

@@ -1,5 +1,5 @@
 /** The nine stations in the order of handling, with what is looked at in each and how. */
-import { type Body, type CharacterId, isCharacterId, type PlannedTest, type Weather } from "@jittery-cap/core";
+import { type Body, type CharacterId, isCharacterId, isMoot, type PlannedTest, type Weather } from "@jittery-cap/core";
 
 export const STATION_IDS = ["ground", "bodies", "cap", "under", "stem", "foot", "cut", "nose", "print"] as const;
 export type StationId = (typeof STATION_IDS)[number];
@@ -208,13 +208,16 @@ export function stationOfTest(test: PlannedTest): Station | undefined {
   return character === undefined ? stationOf("bodies") : stationOfCharacter(character);
 }
 
-/** How many of a station's characters have been looked at on a body, and of how many. */
+/** How many of a station's characters have been looked at on a body, and of how many that its underside leaves to look at. */
 export function progressOf(
   station: Station,
   looked: (character: CharacterId) => boolean,
+  underside: readonly string[] = [],
 ): { done: number; all: number } {
   const characters = station.questions.flatMap((question) =>
-    question.kind === "character" ? [question.character] : [],
+    question.kind === "character" && (looked(question.character) || !isMoot(question.character, underside))
+      ? [question.character]
+      : [],
   );
   return { done: characters.filter(looked).length, all: characters.length };
 }
