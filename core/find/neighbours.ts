@@ -72,10 +72,6 @@ const ALIKE_OF_SOUGHT: readonly Alike[] = [
     "depressed funnel perforated",
     "depressed wavy",
     "convex wavy",
-    "shelf depressed funnel",
-    "shelf convex",
-    "shelf wavy",
-    "shelf flat",
   ),
   ...among(["cap-margin"], "plain incurved inrolled", "plain upturned split", "plain ragged-with-veil"),
   ...among(

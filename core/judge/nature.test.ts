@@ -183,6 +183,14 @@ describe("a kind that one soft look alone keeps from fitting", () => {
     expect(field?.near?.character).to.equal("cap-colour");
     expect(odd.verdict).to.equal("hold");
   });
+  it("is no kind on a stem whose cap is told as a shelf: that is no word for a curve, and clears many dangers by itself", () => {
+    // on two bodies a shelf is two mistakes against each kind that stands on a stem: what it is taken for must really have one
+    const shelf = answerTo([bodyOf({ ...FIELD_MUSHROOM, "cap-shape": "shelf" }), OLDER], GRASS);
+    expect(shelf.candidates.find((one) => one.sheet === "agaricus-campestris")?.fits).to.equal(false);
+    expect(shelf.verdict).not.to.equal("basket");
+    const flat = answerTo([bodyOf({ underside: "pores", "cap-shape": "flat", "cap-zones": "distinct" })]);
+    expect(flat.candidates.find((one) => one.sheet === "trametes-versicolor")?.fits).to.equal(true);
+  });
   it("does not come near by a hard one", () => {
     const white = answerTo([bodyOf({ ...FIELD_MUSHROOM, "spore-print": "white" }), OLDER], GRASS);
     expect(white.candidates.find((one) => one.sheet === "agaricus-campestris")?.near).to.equal(undefined);
