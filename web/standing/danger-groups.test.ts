@@ -88,4 +88,10 @@ describe("a danger's row", () => {
     const softer = { ...danger, strokes: danger.strokes.map(() => "soft" as const) };
     expect(isDrawnAlike(danger, softer)).to.equal(false);
   });
+  it("is drawn anew where a house rule sets it aside, and not where another body is its nearest", () => {
+    const [one] = after.dangers;
+    if (one === undefined) throw new Error("no danger");
+    expect(isDrawnAlike(one, { ...one, body: "B" })).to.equal(true);
+    expect(isDrawnAlike(one, { ...one, aside: true })).to.equal(false);
+  });
 });

@@ -59,6 +59,7 @@ export function isDrawnAlike(one: Danger, other: Danger): boolean {
       one.scientific === other.scientific &&
       one.tier === other.tier &&
       one.mistakes === other.mistakes &&
+      one.aside === other.aside &&
       one.strokes.join() === other.strokes.join())
   );
 }

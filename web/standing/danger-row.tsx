@@ -48,7 +48,11 @@ export const DangerRow = memo(function DangerRow({ danger, compact = false, far 
       )}
       <span className="danger-side">
         <span className="danger-tier">{danger.tier}</span>
-        {!isShort && <span>{touches ? "touches" : distanceWords(danger.mistakes)}</span>}
+        {danger.aside === true ? (
+          <span>set aside</span>
+        ) : (
+          !isShort && <span>{touches ? "touches" : distanceWords(danger.mistakes)}</span>
+        )}
       </span>
     </li>
   );
