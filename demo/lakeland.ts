@@ -88,7 +88,7 @@ export const lakeland = (): { readonly type: "FeatureCollection"; readonly featu
     name("Skirrow Wood", 2.6, 2.85),
     name("Quarrel Pasture", 0.45, -2.3),
     name("Lower Hask", -0.25, -3.35),
-    name("Fell spruces", 5.9, 2.2),
+    name("Fell spruces", 1.9, 4.3),
   ],
 });
 

@@ -13,7 +13,10 @@ const OF_PORES: readonly CharacterId[] = ["pore-colour", "pore-drops", "stain-po
 /** Of a hollow head on a stem, halved. */
 const OF_HEADS: readonly CharacterId[] = ["cap-joint"];
 
-/** By underside. A closed ball hides what it has, so nothing is moot there; what is nearly smooth may run down the stem and be ridges to a finger. */
+/**
+ * By underside. A closed ball hides what it has, so nothing is moot there; what is nearly smooth may run down the stem, and be
+ * ridges to a finger.
+ */
 const MOOT: Readonly<Record<string, ReadonlySet<CharacterId>>> = {
   gills: new Set([...OF_PORES, ...OF_HEADS]),
   ridges: new Set([...OF_PORES, ...OF_HEADS]),
