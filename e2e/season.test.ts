@@ -90,6 +90,29 @@ describe("the season", () => {
     await context.close();
   });
 
+  it("draws every find of the log that stands still, also after lines went by too quickly to be seen", async () => {
+    const { page, context } = await application.open(PHONE);
+    await page.goto(`${application.address}/finds`);
+    await page.locator(".log-line").nth(5).waitFor();
+    const undrawn = await page.evaluate(`(async () => {
+      const list = document.querySelector(".log-scroll");
+      let undrawn = 0;
+      for (let screen = 0; screen < 24; screen++) {
+        list.scrollTop += list.clientHeight * 0.8;
+        await new Promise(requestAnimationFrame);
+        undrawn += [...document.querySelectorAll(".log-line")].filter((line) => line.querySelector("svg") === null).length;
+      }
+      return undrawn;
+    })()`);
+    expect(undrawn, "lines that went by without their picture").to.be.greaterThan(0);
+    const lines = page.locator(".log-line");
+    await until(async () => {
+      const [shown, drawn] = [await lines.count(), await lines.locator("svg").count()];
+      return (shown > 5 && drawn === shown) || undefined;
+    });
+    await context.close();
+  });
+
   it("draws a base map of the person's own, keeps it over a reload, and asks no other server for anything", async () => {
     const { page, context } = await application.open();
     const strangers: string[] = [];

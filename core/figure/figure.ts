@@ -13,19 +13,29 @@ import type { Figure, Part, Point2 } from "./shapes.ts";
 import { footShapes, stemShapes } from "./stem.ts";
 import { type BodyView, bodyView } from "./view.ts";
 
-/** Draws one body of a find. @param reach how far the ground is drawn from the axis, cm; left out: as far as it needs */
-export function figureOf(find: Find, body: Body, reach?: number): Figure {
+/** The box of a body without its ground, cm. */
+export type Frame = Pick<Figure, "left" | "right" | "top" | "bottom">;
+
+/** How far the ground is drawn from the axis, cm, also where that follows from the body's own box. */
+export type Reach = number | ((bare: Frame) => number);
+
+const reachIn = (reach: Reach | undefined, wide: number, { top, bottom }: Pick<Frame, "top" | "bottom">): number =>
+  typeof reach === "function" ? reach({ left: -wide, right: wide, top, bottom }) : (reach ?? wide * 1.42);
+
+/** Draws one body of a find. @param reach how far the ground is drawn from the axis; left out: as far as it needs */
+export function figureOf(find: Find, body: Body, reach?: Reach): Figure {
   const view = bodyView(find, body);
   const form = formOf(view);
   if (form !== "cap-and-stem") return figureOfForm(view, form, reach);
   const cap = placeCap(view);
   const wide = Math.max(view.radius * 1.12, view.stemHalf * 4);
-  const ground = reach ?? wide * 1.42;
   const feet = footShapes(view);
   const bottom = Math.min(
     -view.stemHalf * 4.8,
     ...feet.flatMap((shape) => shape.steps.flatMap((step) => (step.length > 2 ? [Number(step.at(-1))] : []))),
   );
+  const frame = { top: cap.top + view.radius * 0.08, bottom: bottom - view.stemHalf * 0.4 };
+  const ground = reachIn(reach, wide, frame);
   const anchors: Record<Part, Point2> = {
     cap: [-view.radius * 0.6, cap.edge + (cap.top - cap.edge) * 0.62],
     under: [view.radius * 0.62, cap.edge - view.radius * 0.1],
@@ -43,25 +53,24 @@ export function figureOf(find: Find, body: Body, reach?: number): Figure {
     shapes: [...soil, ...shapes],
     left: -Math.max(wide, ground),
     right: Math.max(wide, ground),
-    top: cap.top + view.radius * 0.08,
-    bottom: bottom - view.stemHalf * 0.4,
+    ...frame,
     anchors,
   };
 }
 
 /** A bracket, a ball or a head in its frame and on its ground. */
-function figureOfForm(view: BodyView, form: Exclude<Form, "cap-and-stem">, reach: number | undefined): Figure {
+function figureOfForm(view: BodyView, form: Exclude<Form, "cap-and-stem">, reach: Reach | undefined): Figure {
   const drawn = form === "bracket" ? bracketForm(view) : form === "ball" ? ballForm(view) : headForm(view, form);
   const wide = view.radius * 1.12;
-  const ground = reach ?? wide * 1.42;
+  const frame = { top: drawn.top + view.radius * 0.08, bottom: drawn.bottom - view.radius * 0.06 };
+  const ground = reachIn(reach, wide, frame);
   // a bracket stands on its trunk and not on the soil
   const soil = ground < wide || form === "bracket" ? [] : groundShapes(view, ground);
   return {
     shapes: [...soil, ...drawn.shapes],
     left: -Math.max(wide, ground),
     right: Math.max(wide, ground),
-    top: drawn.top + view.radius * 0.08,
-    bottom: drawn.bottom - view.radius * 0.06,
+    ...frame,
     anchors: drawn.anchors,
   };
 }

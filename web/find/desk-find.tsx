@@ -1,6 +1,6 @@
 /** Record on a desk: the troop and the plate on the left, a station at a time beside it, keys along the foot. */
 import Button from "@mui/material/Button";
-import { memo } from "react";
+import { type ComponentProps, memo, useDeferredValue } from "react";
 import { Link, useNavigate } from "react-router";
 import { findPath } from "../addresses.ts";
 import { Trail } from "../layout/trail.tsx";
@@ -25,7 +25,7 @@ export const DeskFind = memo(function DeskFind({ onHelp, ...shown }: DeskFindPro
       <div className="bench">
         <div className="bench-plate">
           <FindTitle find={find} onChange={onChange} />
-          <BodiesRow find={find} chosen={body.id} onChoose={onBody} onAdd={onAddBody} />
+          <Troop find={find} chosen={body.id} onChoose={onBody} onAdd={onAddBody} />
           <div className="bench-middle">
             <Plate find={find} body={body} station={station.id} />
           </div>
@@ -38,6 +38,11 @@ export const DeskFind = memo(function DeskFind({ onHelp, ...shown }: DeskFindPro
       <KeysAlong findId={find.id} onHelp={onHelp} />
     </>
   );
+});
+
+/** The troop follows: the body that is looked at is on the plate, and drawn there first. */
+const Troop = memo(function Troop({ find, ...row }: ComponentProps<typeof BodiesRow>) {
+  return <BodiesRow find={useDeferredValue(find)} {...row} />;
 });
 
 interface KeysAlongProps {

@@ -1,9 +1,9 @@
 /** Record: the specimen, its stations, and the dark half that answers every touch. */
 import useMediaQuery from "@mui/material/useMediaQuery";
 import useEventCallback from "@mui/utils/useEventCallback";
-import { useDeferredValue, useState } from "react";
+import { useState } from "react";
 import { SplitCard } from "../layout/split-card.tsx";
-import { useFind, useOpenFind } from "../session/session-context.tsx";
+import { useOpenFind } from "../session/session-context.tsx";
 import { WIDE } from "../theme/tokens.ts";
 import { DeskFind } from "./desk-find.tsx";
 import { KeyHelp } from "./key-help.tsx";
@@ -16,10 +16,8 @@ import { useKeys } from "./use-keys.ts";
 export function FindView() {
   const wide = useMediaQuery(WIDE);
   const find = useOpenFind();
-  // the dark half answers first; what the answer changes on the light half, which question comes first, may follow it
-  const answer = useDeferredValue(useFind((state) => state.answer));
   const bench = useBench(find);
-  const { body, station, order, current, onAction, goTo } = bench;
+  const { body, station, order, answer, current, onAction, goTo } = bench;
   /** The question of which several states are told: nothing goes on by itself while it is on the screen. */
   const [several, setSeveral] = useState<string>();
   const isSeveral = several !== undefined && several === current;
@@ -28,6 +26,7 @@ export function FindView() {
   const turnAlso = useEventCallback(() => bench.setAlsoOpen(!bench.alsoOpen));
   const turnSeveral = useEventCallback(() => setSeveral(isSeveral ? undefined : current));
   const help = useEventCallback(() => bench.setHelp(true));
+  const noHelp = useEventCallback(() => bench.setHelp(false));
   const move = useEventCallback(bench.move);
   const undoHere = useEventCallback(bench.undoHere);
   const goToTest = useEventCallback(bench.goToTest);
@@ -61,7 +60,7 @@ export function FindView() {
         }
         dark={<StandingDangers onGo={goToTest} canCompare />}
       />
-      <KeyHelp open={bench.help} onClose={() => bench.setHelp(false)} />
+      <KeyHelp open={bench.help} onClose={noHelp} />
     </>
   );
 }

@@ -4,6 +4,7 @@ import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
+import { memo } from "react";
 
 const KEYS: readonly (readonly [string, string])[] = [
   ["1 – 9, 0", "answer, the first ten"],
@@ -28,7 +29,12 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["?", "this list"],
 ];
 
-export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+interface KeyHelpProps {
+  readonly open: boolean;
+  readonly onClose: () => void;
+}
+
+export const KeyHelp = memo(function KeyHelp({ open, onClose }: KeyHelpProps) {
   return (
     <Dialog open={open} onClose={onClose} aria-labelledby="keys-title">
       <DialogTitle id="keys-title">Keys</DialogTitle>
@@ -49,4 +55,4 @@ export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly on
       </DialogActions>
     </Dialog>
   );
-}
+});

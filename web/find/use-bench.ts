@@ -3,7 +3,7 @@ import { bodyLike, type Find, nextBodyId, type PlannedTest, sameAsModel, TOUCHES
 import { useCallback, useState } from "react";
 import { useNavigate } from "react-router";
 import { findPath } from "../addresses.ts";
-import { useFind, useSession } from "../session/session-context.tsx";
+import { useSession } from "../session/session-context.tsx";
 import { useObserver } from "../specimen/observer.ts";
 import { placeOfTest } from "../specimen/place-of-test.ts";
 import { stationOfItem } from "../specimen/stations.ts";
@@ -17,8 +17,6 @@ export function useBench(find: Find) {
   const { id } = find;
   const navigate = useNavigate();
   const { change, changeTogether, undo, redo, checkAgainst, store } = useSession();
-  const answer = useFind((state) => state.answer);
-  const against = useFind((state) => state.against);
   const observer = useObserver();
   const [help, setHelp] = useState(false);
   const stopwatch = useStopwatch();
@@ -79,7 +77,10 @@ export function useBench(find: Find) {
         same: sameForNextTouch,
         turnStopwatch: stopwatch.turn,
         goHandsFree: () => void navigate(findPath(id, "run")),
-        turnAgainst: () => void checkAgainst(against === undefined ? answer?.dangers[0]?.sheet : undefined),
+        turnAgainst: () => {
+          const { against, answer } = store.getState();
+          void checkAgainst(against === undefined ? answer?.dangers[0]?.sheet : undefined);
+        },
         undo,
         redo,
         showKeys: () => setHelp(true),

@@ -2,7 +2,7 @@
 import type { Change } from "@jittery-cap/core";
 import { useEffect, useRef } from "react";
 import { usePreferences } from "../device/preferences.ts";
-import { useFind, useSession } from "../session/session-context.tsx";
+import { useSession } from "../session/session-context.tsx";
 import type { PlaceOfTest } from "../specimen/place-of-test.ts";
 import type { StationId } from "../specimen/stations.ts";
 import { nextPlace, questionOf } from "./going-on.ts";
@@ -24,19 +24,34 @@ const ELSEWHERE = ["pointerdown", "keydown", "click"] as const;
 export function useGoingOn(here: Here | undefined, goTo: (place: PlaceOfTest) => void): (change: Change) => void {
   const { change, store } = useSession();
   const goesOn = usePreferences((state) => state.goesOn);
-  const answerState = useFind((state) => state.answerState);
   const waiting = useRef<Here>(undefined);
   const isLeading = here !== undefined;
   useEffect(() => {
     // a state that is held down turns to several: then the person stays as well
-    if (answerState === "failed" || !isLeading) waiting.current = undefined;
-    const from = waiting.current;
-    const { answer, find } = store.getState();
-    if (answerState !== "fresh" || from === undefined || answer === undefined || find === undefined) return;
-    waiting.current = undefined;
-    const next = nextPlace(find, answer, from.station, from.body);
-    if (next !== undefined && next.item !== from.item) goTo(next);
-  }, [answerState, isLeading, store, goTo]);
+    if (!isLeading) waiting.current = undefined;
+  }, [isLeading]);
+  useEffect(() => {
+    let drawn: ReturnType<typeof setTimeout> | undefined;
+    const lead = () => {
+      const from = waiting.current;
+      const { answer, answerState, find } = store.getState();
+      if (answerState !== "fresh" || from === undefined || answer === undefined || find === undefined) return;
+      waiting.current = undefined;
+      const next = nextPlace(find, answer, from.station, from.body);
+      if (next !== undefined && next.item !== from.item) goTo(next);
+    };
+    const stop = store.subscribe((now, before) => {
+      if (now.answerState === before.answerState) return;
+      if (now.answerState === "failed") waiting.current = undefined;
+      // the answer is on the dark half before the light half goes on
+      clearTimeout(drawn);
+      drawn = setTimeout(lead, 0);
+    });
+    return () => {
+      stop();
+      clearTimeout(drawn);
+    };
+  }, [store, goTo]);
   useEffect(() => {
     // whoever touches anything else before the judge has answered has chosen where to be: nothing leads them off
     const stay = () => {

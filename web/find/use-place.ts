@@ -3,7 +3,8 @@ import { type Body, type Find, isCharacterId } from "@jittery-cap/core";
 import { useCallback, useEffect, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { findPath } from "../addresses.ts";
-import { useFind } from "../session/session-context.tsx";
+import type { FindState } from "../session/find-session.ts";
+import { useFind, useFindLater } from "../session/session-context.tsx";
 import { blockId } from "../specimen/block-id.ts";
 import type { PlaceOfTest } from "../specimen/place-of-test.ts";
 import { itemOf, type Question, STATIONS, stationOf } from "../specimen/stations.ts";
@@ -20,12 +21,15 @@ function bodyOf(find: Find, id: string): Body {
 const show = (item: string) =>
   requestAnimationFrame(() => document.getElementById(blockId(item))?.scrollIntoView({ block: "nearest" }));
 
+/** The dark half answers first; what the answer changes on the light half, which question comes first, may follow it. */
+const answerOf = (state: FindState) => state.answer;
+
 export function usePlace(find: Find) {
   const { id } = find;
   const { station: word } = useParams();
   const [asked, setAsked] = useSearchParams();
   const navigate = useNavigate();
-  const answer = useFind((state) => state.answer);
+  const answer = useFindLater(answerOf);
   const against = useFind((state) => state.against);
   const station = stationOf(word);
   const [bodyId, setBodyId] = useState("A");
@@ -87,6 +91,7 @@ export function usePlace(find: Find) {
     station,
     body,
     order,
+    answer,
     alsoOpen: isUnfolded,
     current,
     character: current !== undefined && isCharacterId(current) ? current : undefined,

@@ -1,7 +1,8 @@
 /** A find as it is drawn in its line of the log. */
 import { type Find, figureOf } from "@jittery-cap/core";
-import { useMemo } from "react";
+import { useContext, useEffect, useMemo, useRef } from "react";
 import { Drawing } from "../specimen/drawing.tsx";
+import { PassingContext } from "./passing.ts";
 
 const PICTURE = { height: 62, width: 64 } as const;
 
@@ -11,8 +12,15 @@ function figureOfFind(find: Find) {
   return body === undefined ? undefined : figureOf(find, body, 0);
 }
 
+/** Drawn when somebody can see it: while its line only goes by, it is as long on its way as the words of three lines. */
 export function LogPicture({ find }: { readonly find: Find }) {
-  const figure = useMemo(() => figureOfFind(find), [find]);
+  const isPassing = useContext(PassingContext);
+  const wasDrawn = useRef(false);
+  const isDrawn = wasDrawn.current || !isPassing;
+  const figure = useMemo(() => (isDrawn ? figureOfFind(find) : undefined), [find, isDrawn]);
+  useEffect(() => {
+    wasDrawn.current = isDrawn;
+  }, [isDrawn]);
   if (figure === undefined) return null;
   const { top, bottom, left, right } = figure;
   return <Drawing figure={figure} scale={Math.min(PICTURE.height / (top - bottom), PICTURE.width / (right - left))} />;

@@ -1,6 +1,6 @@
 /** The session of the find that the address names, for all views of it: one per find, begun and ended with the route. */
 import type { Find } from "@jittery-cap/core";
-import { createContext, type ReactNode, useContext, useEffect, useState } from "react";
+import { createContext, type ReactNode, startTransition, useContext, useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { useSharedFind } from "../circles/use-shared.ts";
 import { usePreferences } from "../device/preferences.ts";
@@ -38,6 +38,24 @@ export function useSession(): FindSession {
 /** A part of what is shown of the find that is open. */
 export function useFind<Part>(part: (state: FindState) => Part): Part {
   return useStore(useSession().store, part);
+}
+
+/**
+ * A part of what is shown that may follow. Whoever takes it so is not drawn with the answer, which is on the dark half first,
+ * but once that is done.
+ * @param part the same function each time
+ */
+export function useFindLater<Part>(part: (state: FindState) => Part): Part {
+  const { store } = useSession();
+  const [shown, setShown] = useState(() => part(store.getState()));
+  useEffect(() => {
+    const follow = () => startTransition(() => setShown(() => part(store.getState())));
+    follow();
+    return store.subscribe((now, before) => {
+      if (part(now) !== part(before)) follow();
+    });
+  }, [store, part]);
+  return shown;
 }
 
 /** The find that is open. Views below the routes of a find are shown only while there is one. @throws elsewhere */

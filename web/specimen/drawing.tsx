@@ -25,14 +25,18 @@ function ink(name: Ink): string {
   return INKS[name as keyof typeof DRAWING] ?? INKS.line;
 }
 
-/** A path in pixels: y points down on the screen, up in the core. */
+/** A path in pixels, to a hundredth of one: y points down on the screen, up in the core. Written at every touch, and plain for it. */
 function pathOf(steps: readonly Step[], scale: number): string {
-  return steps
-    .map(
-      ([letter, ...numbers]) =>
-        letter + numbers.map((value, index) => ((index % 2 === 0 ? value : -value) * scale).toFixed(2)).join(" "),
-    )
-    .join("");
+  const hundredths = scale * 100;
+  let path = "";
+  for (const step of steps) {
+    path += step[0];
+    for (let index = 1; index < step.length; index++) {
+      const value = Number(step[index]);
+      path += `${index === 1 ? "" : " "}${Math.round((index % 2 === 1 ? value : -value) * hundredths) / 100}`;
+    }
+  }
+  return path;
 }
 
 interface DrawingProps {

@@ -39,10 +39,10 @@ function isGivenUp(find: Find, test: PlannedTest): boolean {
 }
 
 /** The planned tests as they are asked: in the plan's order, what somebody has given up last. */
-export const askedTests = (find: Find, tests: readonly PlannedTest[]): readonly PlannedTest[] => [
-  ...tests.filter((test) => !isGivenUp(find, test)),
-  ...tests.filter((test) => isGivenUp(find, test)),
-];
+export function askedTests(find: Find, tests: readonly PlannedTest[]): readonly PlannedTest[] {
+  const givenUp = new Set(tests.filter((test) => isGivenUp(find, test)));
+  return givenUp.size === 0 ? tests : [...tests.filter((test) => !givenUp.has(test)), ...givenUp];
+}
 
 /** The address of the question that a test opens. */
 export function testPath(find: Find, test: PlannedTest): string {

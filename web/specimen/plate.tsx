@@ -37,13 +37,16 @@ const SPECIMEN_WIDTH = 232;
 
 export const Plate = memo(function Plate({ find, body, station }: PlateProps) {
   const navigate = useNavigate();
-  const bare = figureOf(find, body, 0);
   const tall = HEIGHT - MARGIN.top - MARGIN.bottom;
-  const scale = Math.min(SPECIMEN_WIDTH / (bare.right - bare.left), tall / (bare.top - bare.bottom));
   // the soil reaches from one edge of the plate to the other
-  const figure = figureOf(find, body, WIDTH / 2 / scale);
+  const figure = figureOf(
+    find,
+    body,
+    (bare) => WIDTH / 2 / Math.min(SPECIMEN_WIDTH / (bare.right - bare.left), tall / (bare.top - bare.bottom)),
+  );
+  const scale = WIDTH / 2 / figure.right;
   const axis = WIDTH / 2;
-  const ground = MARGIN.top + bare.top * scale + (tall - (bare.top - bare.bottom) * scale) * 0.5;
+  const ground = MARGIN.top + figure.top * scale + (tall - (figure.top - figure.bottom) * scale) * 0.5;
   const looked = (character: Parameters<typeof entryOf>[1]) => entryOf(body, character) !== undefined;
   const underside = surelyBelow(body);
   return (

@@ -1,8 +1,13 @@
 /** The stopwatch beside a stain: it sounds at ten seconds, a minute and five minutes. */
 import Button from "@mui/material/Button";
+import { memo } from "react";
 import { clockText, nextMark, type Stopwatch } from "./stopwatch.ts";
 
-export function StopwatchBlock({ stopwatch }: { readonly stopwatch: Stopwatch }) {
+interface StopwatchBlockProps {
+  readonly stopwatch: Stopwatch;
+}
+
+export const StopwatchBlock = memo(function StopwatchBlock({ stopwatch }: StopwatchBlockProps) {
   const { seconds = 0, runs, turn, clear } = stopwatch;
   const next = nextMark(seconds);
   return (
@@ -21,4 +26,4 @@ export function StopwatchBlock({ stopwatch }: { readonly stopwatch: Stopwatch })
       </span>
     </section>
   );
-}
+});

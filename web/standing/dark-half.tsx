@@ -1,10 +1,11 @@
 /** The dark half of a find: the answer, the dangers nearest first, and what the last touch moved. */
 import { CONDITION_WORDS, wordList } from "@jittery-cap/core";
 import useMediaQuery from "@mui/material/useMediaQuery";
+import { memo } from "react";
 import { ScrollRegion } from "../layout/scroll-region.tsx";
 import { WIDE } from "../theme/tokens.ts";
 import { DangerFold } from "./danger-fold.tsx";
-import { type DangerGroups, dangerGroups } from "./danger-groups.ts";
+import { dangerGroups } from "./danger-groups.ts";
 import { DangerRow } from "./danger-row.tsx";
 import type { ShownAnswer } from "./shown-answer.ts";
 import { StrokesLegend } from "./strokes-legend.tsx";
@@ -23,6 +24,7 @@ interface DarkHalfProps {
 const NEAR = 2;
 
 const WORKING = "Working it out.";
+const NONE: ShownAnswer["dangers"] = [];
 
 /** The first reason; for a basket what has to happen first, since that is the more urgent to read. */
 function sentence(answer: ShownAnswer | undefined, state: AnswerState): string | undefined {
@@ -38,7 +40,7 @@ function sentence(answer: ShownAnswer | undefined, state: AnswerState): string |
 export function DarkHalf({ answer, state, lastMove, onPick, unlooked = [] }: DarkHalfProps) {
   const wide = useMediaQuery(WIDE);
   const verdict = shownVerdict(answer, state);
-  const groups = dangerGroups(answer?.dangers ?? []);
+  const dangers = answer?.dangers ?? NONE;
   const isKnown = state !== "failed" && answer !== undefined;
   return (
     <>
@@ -63,7 +65,11 @@ export function DarkHalf({ answer, state, lastMove, onPick, unlooked = [] }: Dar
         {state === "working" && answer !== undefined && <span className="standing-working">{WORKING}</span>}
       </p>
       <ScrollRegion label="Distances" className="standing-rows">
-        {wide ? <AllRows {...groups} onPick={onPick} /> : <NearestRows {...groups} isKnown={isKnown} onPick={onPick} />}
+        {wide ? (
+          <AllRows dangers={dangers} onPick={onPick} />
+        ) : (
+          <NearestRows dangers={dangers} isKnown={isKnown} onPick={onPick} />
+        )}
       </ScrollRegion>
       <div aria-live="polite" data-testid="last-move" className="standing-move">
         {lastMove === undefined ? "" : `Last touch: ${lastMove}`}
@@ -94,9 +100,14 @@ function Count({ dangers, unlooked }: CountProps) {
   );
 }
 
-type RowsProps = DangerGroups & { readonly onPick: DarkHalfProps["onPick"] };
+interface RowsProps {
+  readonly dangers: ShownAnswer["dangers"];
+  readonly onPick: DarkHalfProps["onPick"];
+}
 
-function AllRows({ drawn, near, far, nearCount, farCount, onPick }: RowsProps) {
+/** While an answer is worked out the dangers of the last one stand as they are, and are not gone through again. */
+const AllRows = memo(function AllRows({ dangers, onPick }: RowsProps) {
+  const { drawn, near, far, nearCount, farCount } = dangerGroups(dangers);
   return (
     <ul aria-label="Dangers, nearest first" className="rows">
       {drawn.map((danger) => (
@@ -117,9 +128,14 @@ function AllRows({ drawn, near, far, nearCount, farCount, onPick }: RowsProps) {
       ))}
     </ul>
   );
+});
+
+interface NearestRowsProps extends RowsProps {
+  readonly isKnown: boolean;
 }
 
-function NearestRows({ drawn, nearCount, farCount, isKnown, onPick }: RowsProps & { readonly isKnown: boolean }) {
+const NearestRows = memo(function NearestRows({ dangers, isKnown, onPick }: NearestRowsProps) {
+  const { drawn, nearCount, farCount } = dangerGroups(dangers);
   return (
     <ul aria-label="Nearest dangers" className="rows">
       {drawn.map((danger) => (
@@ -129,4 +145,4 @@ function NearestRows({ drawn, nearCount, farCount, isKnown, onPick }: RowsProps 
       {nearCount === 0 && isKnown && <li className="standing-far">All {farCount} are ruled out by what was seen</li>}
     </ul>
   );
-}
+});
