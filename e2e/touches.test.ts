@@ -249,7 +249,7 @@ describe("touches", () => {
       const { page, context } = await application.open(PHONE);
       await newFind(application, page);
       const { touches, verdict, asked } = await follow(page, scripted);
-      const said = await page.locator(".standing-sentence").textContent();
+      const said = await page.locator(".standing-said").textContent();
       process.stdout.write(`      ${touches} touches, ${verdict}: ${asked.join(", ")}; ${said}\n`);
       expect(touches).to.be.below(scripted.most);
       // nobody told where in the world it stood, so at most it is held

@@ -1,6 +1,6 @@
 /** Record on a desk: the troop and the plate on the left, a station at a time beside it, keys along the foot. */
 import Button from "@mui/material/Button";
-import { type ComponentProps, memo, useDeferredValue } from "react";
+import { type ComponentProps, memo, startTransition, useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { findPath } from "../addresses.ts";
 import { Trail } from "../layout/trail.tsx";
@@ -40,9 +40,26 @@ export const DeskFind = memo(function DeskFind({ onHelp, ...shown }: DeskFindPro
   );
 });
 
-/** The troop follows: the body that is looked at is on the plate, and drawn there first. */
+/** So long at the most the troop waits for the answer, ms. */
+const LONGEST_WAIT_MS = 100;
+
+/** The troop follows the answer: the body that is looked at is on the plate, and what is on the dark half comes before the rest. */
 const Troop = memo(function Troop({ find, ...row }: ComponentProps<typeof BodiesRow>) {
-  return <BodiesRow find={useDeferredValue(find)} {...row} />;
+  const { store } = useSession();
+  const [drawn, setDrawn] = useState(find);
+  useEffect(() => {
+    const follow = () => startTransition(() => setDrawn(find));
+    const timer = setTimeout(follow, LONGEST_WAIT_MS);
+    const stop = store.subscribe(({ answerState }) => {
+      if (answerState !== "working") follow();
+    });
+    return () => {
+      clearTimeout(timer);
+      stop();
+    };
+  }, [store, find]);
+  // one more body, or one less, is there at once
+  return <BodiesRow find={drawn.bodies.length === find.bodies.length ? drawn : find} {...row} />;
 });
 
 interface KeysAlongProps {

@@ -62,7 +62,7 @@ export function DarkHalf({ answer, state, lastMove, onPick, unlooked = [] }: Dar
       <p className="standing-sentence" data-state={state} data-urgent={verdict !== "hold" || state === "failed"}>
         {/* while it is worked out the old sentence is not seen and keeps its room: nothing below moves up and down again */}
         <span className="standing-said">{sentence(answer, state)}</span>
-        {state === "working" && answer !== undefined && <span className="standing-working">{WORKING}</span>}
+        {answer !== undefined && <span className="standing-working">{WORKING}</span>}
       </p>
       <ScrollRegion label="Distances" className="standing-rows">
         {wide ? (
