@@ -1,6 +1,6 @@
 /** Where the person at the bench is: station, body, question. */
 import { type Body, type Find, isCharacterId } from "@jittery-cap/core";
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { findPath } from "../addresses.ts";
 import type { FindState } from "../session/find-session.ts";
@@ -16,10 +16,6 @@ function bodyOf(find: Find, id: string): Body {
   if (body === undefined) throw new Error("a find without a body");
   return body;
 }
-
-/** Brings a block into sight; it is drawn with the next frame. */
-const show = (item: string) =>
-  requestAnimationFrame(() => document.getElementById(blockId(item))?.scrollIntoView({ block: "nearest" }));
 
 /** The dark half answers first; what the answer changes on the light half, which question comes first, may follow it. */
 const answerOf = (state: FindState) => state.answer;
@@ -43,6 +39,14 @@ export function usePlace(find: Find) {
   const items = shown.map(itemOf);
   const current = active !== undefined && items.includes(active) ? active : items[0];
 
+  // brought into sight when it is drawn: another station comes with the address, and that takes as long as it takes
+  const sought = useRef<string>(undefined);
+  useEffect(() => {
+    if (sought.current === undefined || sought.current !== current) return;
+    sought.current = undefined;
+    document.getElementById(blockId(current))?.scrollIntoView({ block: "nearest" });
+  });
+
   // what was unfolded for one question stays so for the others: nothing below moves when the person goes on
   useEffect(() => {
     if (isFolded) setAlsoOpen(true);
@@ -53,9 +57,9 @@ export function usePlace(find: Find) {
     ({ station: to, item, body: on }: PlaceOfTest) => {
       if (on !== undefined) setBodyId(on);
       setActive(item);
+      sought.current = item;
       if (to !== station.id) setAlsoOpen(false);
       void navigate(findPath(id, "record", to), { replace: true });
-      show(item);
     },
     [id, navigate, station.id],
   );
@@ -66,8 +70,8 @@ export function usePlace(find: Find) {
     if (item === null) return;
     setBodyId((before) => asked.get("body") ?? before);
     setActive(item);
+    sought.current = item;
     setAsked({}, { replace: true });
-    show(item);
   }, [asked, setAsked]);
 
   /** The station before or after; after the last one comes the answer. */
@@ -84,7 +88,7 @@ export function usePlace(find: Find) {
     const next = items[(current === undefined ? -1 : items.indexOf(current)) + by];
     if (next === undefined) return moveStation(by);
     setActive(next);
-    show(next);
+    sought.current = next;
   };
 
   return {
