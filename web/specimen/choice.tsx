@@ -77,7 +77,7 @@ export const Choice = memo(function Choice(props: ChoiceProps) {
         <StatePicture character={character} state={state} />
       )}
       {drawing !== undefined && <span className="choice-drawing">{drawing}</span>}
-      <span>{label}</span>
+      <span className="choice-word">{label}</span>
     </button>
   );
 });
