@@ -135,7 +135,8 @@ const sharedWithMe = z.object({
   id: z.string(),
   version: z.int().positive(),
   owner: z.object({ id: z.string(), name: z.string() }),
-  circle: z.string(),
+  circle: z.string().describe("The circle with which it was shared last, of those in which I am"),
+  circles: z.array(z.string()).optional().describe("All of them; left out by a server before it told them"),
   place: z.enum(PLACES_SHOWN),
   mayRecord: z.boolean(),
 });

@@ -76,7 +76,6 @@ export function conditionRefusals(body: Body, rules: RulesInForce, bearsFrost: b
   if (body.firmness === "soft") refuse("soft", REASON_WORDS.soft);
   if (wear.includes("waterlogged")) refuse("sodden", REASON_WORDS.sodden);
   if (wear.includes("frozen") && !bearsFrost) refuse("frosted", REASON_WORDS.frosted);
-  if (wear.includes("dried-out")) refuse("dried-out", REASON_WORDS.driedOut);
   const cap = body.larvaeParts?.cap ?? body.larvae;
   const tubes = body.larvaeParts?.tubes ?? "none";
   if (cap === "riddled" || tubes === "riddled") refuse("riddled", REASON_WORDS.riddled);

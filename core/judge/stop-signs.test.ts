@@ -116,6 +116,14 @@ describe("a small brown one on wood", () => {
     expect(reasonsFor({ ...sheathed, ring: "?sheath" }, {}, rules)).to.include(sign);
     expect(reasonsFor({ ...sheathed, "stem-surface": "?scaly-below-ring" }, {}, rules)).to.include(sign);
   });
+  it("is let through where the sheath ends in a skirt, which is held and not left: the bell stands by its skirt", () => {
+    const rules = { rules: { smallBrown: "known" as const }, ...WOOD };
+    const sheathed = { ...SMALL_BROWN, ring: "sheath, skirt", "stem-surface": "scaly-below-ring" };
+    expect(reasonsFor(sheathed, {}, rules)).not.to.include(sign);
+    expect(reasonsFor(sheathed, {}, rules)).to.include("dangers-stand");
+    expect(reasonsFor({ ...sheathed, ring: "skirt" }, {}, rules)).to.include(sign);
+    expect(reasonsFor({ ...sheathed, ring: "?sheath, skirt" }, {}, rules)).to.include(sign);
+  });
 });
 
 describe("a pale funnel", () => {

@@ -67,7 +67,9 @@ function holds(ask: Ask, question: StopQuestion): boolean {
   return (
     question.smallBrownAllowed &&
     scene.kept.every((kept) =>
-      charactersOf(ask.smallBrownLetThrough).every(([character, state]) => showsOnly(kept.looks.get(character), state)),
+      charactersOf(ask.smallBrownLetThrough).every(([character, state]) =>
+        surelyShows(kept.looks.get(character), state),
+      ),
     )
   );
 }
@@ -84,6 +86,7 @@ function charactersOf<Value>(asked: Readonly<Partial<Record<CharacterId, Value>>
   );
 }
 
-function showsOnly(look: Look | undefined, state: string): boolean {
-  return look?.sure === true && look.states.every((one) => one === state);
+/** Whether a state was surely seen; what was told beside it at once is seen too, and speaks for itself. */
+function surelyShows(look: Look | undefined, state: string): boolean {
+  return look?.sure === true && look.states.includes(state);
 }

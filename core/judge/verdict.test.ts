@@ -139,6 +139,21 @@ describe("what keeps a good find on hold", () => {
   it("is one body of nobody knows what age", () => {
     expect(good({}, { age: undefined }).verdict).to.equal("hold");
   });
+  it("is a body that dried out where it stood: it is not spoilt, and nothing of it can be told (common practice, no source)", () => {
+    const dry = good({}, { wear: ["dried-out"] });
+    expect(dry.verdict).to.equal("hold");
+    expect(dry.reasons.find((reason) => reason.code === "dried-out")?.body).to.equal("A");
+    for (const sheet of SHIPPED.sought) {
+      const typical = typicalFind(sheet);
+      const dried = findOf(
+        typical.bodies.map((body) => ({ ...body, wear: ["dried-out" as const] })),
+        { site: typical.site },
+      );
+      expect(assess(dried, SHIPPED).verdict, sheet.id).not.to.equal("basket");
+    }
+    const chrome = bodyOf({ ...FIELD_MUSHROOM, "stain-base": "chrome-yellow" }, { wear: ["dried-out"] });
+    expect(answerTo([chrome, OLDER], GRASS).verdict).to.equal("leave");
+  });
   it("is larvae where the house rule is none", () => {
     expect(codes(good({ rules: { larvae: "none" } }, { larvae: "few" }))).to.deep.equal(["larvae"]);
     expect(good({}, { larvae: "few" }).verdict).to.equal("basket");

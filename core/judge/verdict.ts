@@ -167,6 +167,10 @@ function holdReasons(judgement: Judgement, fitting: readonly Candidate[], answer
     fitting.some((one) => !one.sheet.bearsFrost)
   )
     reasons.push({ code: "frost-open", text: REASON_WORDS.frostOpen });
+  // not spoilt, but silent: stains, milk, smell and shades of what dried where it stood are nobody's evidence
+  for (const { body } of scene.kept)
+    if (body.wear?.includes("dried-out"))
+      reasons.push({ code: "dried-out", body: body.id, text: REASON_WORDS.driedOut(body.id) });
   for (const refusal of refusals)
     if (!refusal.body.kept && refusal.stops.some((stop) => !stop.ofThisBody))
       reasons.push({

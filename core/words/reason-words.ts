@@ -84,7 +84,7 @@ export const REASON_WORDS = {
   soft: "It is soft: left, past it.",
   sodden: "It is sodden.",
   frosted: "It is frozen, and its kind does not bear frost.",
-  driedOut: "It has dried out where it stood.",
+  driedOut: (body: string) => `${body} has dried out where it stood: look for a fresh one, or come back after rain.`,
   riddled: "The part that would be kept is riddled with tunnels.",
   larvae: "It has larvae, and the house rule is none.",
   printPending: (body: string, hours: number) =>
