@@ -122,6 +122,27 @@ describe("circles", function () {
     expect((await tosk.ask.get(`/api/documents/${id}`)).status).to.equal(404);
   });
 
+  it("see a find that is shared with two of them under both, and under one when it is withdrawn from the other", async () => {
+    const second = uuid();
+    expect((await ilva.ask.post("/api/circles").send({ id: second, name: "Hask" })).status).to.equal(201);
+    const asked = await ilva.ask
+      .post(`/api/circles/${second}/invitations`)
+      .send({ id: uuid(), role: "member", trusted: [] });
+    expect((await tosk.ask.post(`/api/circle-invitations/${asked.body.token}`).send({})).status).to.equal(201);
+    const id = await keep(ilva);
+    const under = async (who: Somebody): Promise<string[]> =>
+      (await who.ask.get("/api/shared")).body.finds.find((one: { id: string }) => one.id === id)?.circles;
+    await share(id, {});
+    expect(await under(tosk)).to.deep.equal([circle]);
+    await ilva.ask.put(`/api/finds/${id}/shares/${second}`).send({});
+    expect(await under(tosk)).to.have.members([circle, second]);
+    expect(await under(wenna), "who is in one of them hears of no other").to.deep.equal([circle]);
+    await ilva.ask.delete(`/api/finds/${id}/shares/${circle}`);
+    expect(await under(tosk)).to.deep.equal([second]);
+    expect(await under(wenna)).to.equal(undefined);
+    await ilva.ask.delete(`/api/finds/${id}/shares/${second}`);
+  });
+
   it("see the pictures of a find that is shared, the ground's where its whole place is, and none of them afterwards", async () => {
     const id = await keep(ilva);
     const pictures: Record<string, string> = {};

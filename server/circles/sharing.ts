@@ -20,7 +20,9 @@ export interface SharedWithMe extends Shared {
   readonly id: string;
   readonly version: number;
   readonly owner: { readonly id: string; readonly name: string };
+  /** The circle with which it was shared last, and all in which they are and it is shared. */
   readonly circle: string;
+  readonly circles: string[];
 }
 
 /** A picture of a find that somebody shares with me. */
@@ -100,12 +102,12 @@ export class Sharing {
       version: number;
       ownerId: string;
       ownerName: string;
-      circle: string;
+      circles: string;
       places: string;
       mayRecord: number;
     }>(
       `SELECT d.id, d.version, s.owner_id AS ownerId, p.name AS ownerName,
-              SUBSTRING_INDEX(GROUP_CONCAT(s.circle_id ORDER BY s.shared_at DESC), ',', 1) AS circle,
+              GROUP_CONCAT(s.circle_id ORDER BY s.shared_at DESC) AS circles,
               GROUP_CONCAT(s.place) AS places, MAX(s.may_record) AS mayRecord
        FROM circle_members m
        JOIN shares s ON s.circle_id = m.circle_id AND s.owner_id <> m.person_id
@@ -116,14 +118,19 @@ export class Sharing {
        GROUP BY d.id, d.version, s.owner_id, p.name ORDER BY d.id DESC LIMIT :most`,
       { type: QueryTypes.SELECT, replacements: { person, most: limit + 1, ...(after === undefined ? {} : { after }) } },
     );
-    const finds = rows.slice(0, limit).map(
-      ({ ownerId, ownerName, places, mayRecord, ...row }): SharedWithMe => ({
-        ...row,
-        owner: { id: ownerId, name: ownerName },
-        place: mostOf(PLACES_SHOWN.filter((one) => places.split(",").includes(one))),
-        mayRecord: Number(mayRecord) === 1,
-      }),
-    );
+    const finds = rows
+      .slice(0, limit)
+      .map(({ ownerId, ownerName, places, mayRecord, circles, ...row }): SharedWithMe => {
+        const under = circles.split(",");
+        return {
+          ...row,
+          owner: { id: ownerId, name: ownerName },
+          circle: under[0] ?? circles,
+          circles: under,
+          place: mostOf(PLACES_SHOWN.filter((one) => places.split(",").includes(one))),
+          mayRecord: Number(mayRecord) === 1,
+        };
+      });
     const last = finds.at(-1);
     return rows.length > limit && last !== undefined ? { finds, next: last.id } : { finds };
   }

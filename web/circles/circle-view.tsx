@@ -18,6 +18,7 @@ import { MemberLine } from "./member-line.tsx";
 import { ROLE_WORDS } from "./roles.ts";
 import { SharedLines } from "./shared-lines.tsx";
 import { useHeard } from "./use-heard.ts";
+import { isSharedWith } from "./use-shared.ts";
 import "../people/people.css";
 import "./circles.css";
 import { linkTo } from "../base.ts";
@@ -70,7 +71,7 @@ export function CircleView() {
             </ul>
             {circle !== undefined && (
               <Section title="Shared with you here">
-                <SharedLines of={(one) => one.circle === id} />
+                <SharedLines of={(one) => isSharedWith(one, id)} />
               </Section>
             )}
           </div>

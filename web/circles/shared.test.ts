@@ -6,7 +6,7 @@ import { uuidv7 } from "uuidv7";
 import { ANOTHERS, device } from "../documents/device.ts";
 import { readKept } from "../documents/documents.ts";
 import { pullShared } from "./shared.ts";
-import { useShared } from "./use-shared.ts";
+import { isSharedWith, useShared } from "./use-shared.ts";
 
 const AT = "2026-10-03T09:00:00Z";
 const OWNER = uuidv7();
@@ -93,5 +93,19 @@ describe("what others share", () => {
     expect(await held()).to.deep.equal([...shared].sort());
     expect(await device.queue.where("documentId").equals(gone).count()).to.equal(0);
     expect(useShared.getState().finds.has(gone)).to.equal(false);
+  });
+
+  it("stand under every circle with which they are shared, and under the one that was kept where no more was told", () => {
+    const [first, second] = [uuidv7(), uuidv7()];
+    const one = { ...told(uuidv7()), circle: first, place: "none" as const };
+    expect([first, second].map((circle) => isSharedWith({ ...one, circles: [first, second] }, circle))).to.deep.equal([
+      true,
+      true,
+    ]);
+    expect([first, second].map((circle) => isSharedWith({ ...one, circles: [second] }, circle))).to.deep.equal([
+      false,
+      true,
+    ]);
+    expect([first, second].map((circle) => isSharedWith(one, circle))).to.deep.equal([true, false]);
   });
 });

@@ -7,10 +7,17 @@ export interface SharedFind {
   readonly id: string;
   readonly version: number;
   readonly owner: { readonly id: string; readonly name: string };
+  /** The circle with which it was shared last. */
   readonly circle: string;
+  /** All circles of this person with which it is shared; not known of what was kept before they were told. */
+  readonly circles?: readonly string[] | undefined;
   readonly place: PlaceShown;
   readonly mayRecord: boolean;
 }
+
+/** Whether a find is shared with a circle, as far as this device knows. */
+export const isSharedWith = ({ circle, circles }: SharedFind, asked: string): boolean =>
+  circles === undefined ? circle === asked : circles.includes(asked);
 
 interface SharedState {
   readonly finds: ReadonlyMap<string, SharedFind>;
