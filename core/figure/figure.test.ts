@@ -41,6 +41,17 @@ describe("the specimen", () => {
     );
   });
 
+  it("reaches as far as its own box asks for, drawn in one go as it would be in two", () => {
+    const widthOf = ({ left, right, top, bottom }: Pick<Figure, "left" | "right" | "top" | "bottom">) =>
+      180 / Math.min(232 / (right - left), 416 / (top - bottom));
+    fc.assert(
+      fc.property(finds(), (find) => {
+        for (const body of find.bodies)
+          expect(figureOf(find, body, widthOf)).to.deep.equal(figureOf(find, body, widthOf(figureOf(find, body, 0))));
+      }),
+    );
+  });
+
   it("dashes the foot until somebody has looked at it", () => {
     expect([...knowings(partsOf(draw({}), "foot"))]).to.deep.equal(["open"]);
     expect([...knowings(partsOf(draw({ base: "plain" }), "foot"))]).to.deep.equal(["seen"]);
