@@ -48,7 +48,7 @@ export const FindTitle = memo(function FindTitle({ find, onChange }: FindTitlePr
             onChange({ kind: "set-find", field: "label", value: label === "" ? null : label });
         }}
       />
-      <div className="soft small">{about.join(" · ")}</div>
+      <div className="title-about soft small">{about.join(" · ")}</div>
     </div>
   );
 }, looksSame);
