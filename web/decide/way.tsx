@@ -6,25 +6,19 @@ import { Section } from "../layout/section.tsx";
 import { useSession } from "../session/session-context.tsx";
 import { testPath } from "../specimen/place-of-test.ts";
 import type { ShownAnswer } from "../standing/shown-answer.ts";
+import { STAYS_HELD, staysHeld, timeWords, wayTitle } from "./way-words.ts";
 
 /** So many dangers that no test settles are told one by one; the board shows them all. */
 const SETTLED_NOT = 3;
 
-const timeWords = (minutes: number, hours: number) => `${minutes} min${hours > 0 ? `, then ${hours} h` : ""}`;
-
 export function Way({ answer, find }: { readonly answer: ShownAnswer; readonly find: Find }) {
-  const { tests, minutes, waitHours, cannotSettle, further, nothingHelps } = answer.next;
+  const { tests, cannotSettle, further, nothingHelps } = answer.next;
   if (tests.length + cannotSettle.length + further.length === 0 && nothingHelps === undefined) return null;
   const without = further.find((one) => one.leaveOut !== undefined);
-  const title =
-    tests.length > 0
-      ? `The shortest way to an answer: ${timeWords(minutes, waitHours)}`
-      : without === undefined
-        ? "What cannot be settled here"
-        : "The shortest way to an answer";
   return (
-    <Section title={title}>
+    <Section title={wayTitle(answer)}>
       {without?.leaveOut !== undefined && <LeaveOut text={without.text} bodies={without.leaveOut} />}
+      {tests.length > 0 && staysHeld(answer) && <p data-stays-held>{STAYS_HELD}</p>}
       <ol aria-label="Next tests" className="lines">
         {tests.map((test, index) => (
           <li key={`${test.test}-${test.body ?? ""}`} data-test={test.test} className="line">
