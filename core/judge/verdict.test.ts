@@ -151,6 +151,15 @@ describe("what keeps a good find on hold", () => {
       );
       expect(assess(dried, SHIPPED).verdict, sheet.id).not.to.equal("basket");
     }
+    // the fresh one beside it stands by itself, and one touch leaves the dry one out
+    const beside = answerTo(
+      [bodyOf(FIELD_MUSHROOM), OLDER, bodyOf(FIELD_MUSHROOM, { id: "C", wear: ["dried-out"] })],
+      GRASS,
+    );
+    expect(beside.verdict).to.equal("hold");
+    const kept = beside.bodies.filter((body) => body.kept).map(({ body, verdict }) => `${body} ${verdict}`);
+    expect(kept).to.deep.equal(["A basket", "C hold"]);
+    expect(beside.next.further[0]?.leaveOut).to.deep.equal(["C"]);
     const chrome = bodyOf({ ...FIELD_MUSHROOM, "stain-base": "chrome-yellow" }, { wear: ["dried-out"] });
     expect(answerTo([chrome, OLDER], GRASS).verdict).to.equal("leave");
   });

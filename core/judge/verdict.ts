@@ -100,7 +100,9 @@ function bodyVerdict(
   const isRuledOut = ruledOutOn(judgement, id);
   const standing = judgement.dangers.filter((danger) => !danger.aside && !isRuledOut(danger));
   const own: Reason[] = standing.length > 0 ? [dangersReason(standing, id)] : [];
-  const others = findHolds.filter((reason) => reason.code !== "dangers-stand");
+  const others = findHolds.filter(
+    ({ code, body }) => code !== "dangers-stand" && (code !== "dried-out" || body === id),
+  );
   const verdict: Verdict =
     leaves.length + findLeaves.length > 0 ? "leave" : own.length + others.length > 0 ? "hold" : "basket";
   const reasons = verdict === "leave" ? [...leaves, ...findLeaves] : verdict === "hold" ? [...own, ...others] : [];

@@ -20,8 +20,9 @@ export interface SharedWithMe extends Shared {
   readonly id: string;
   readonly version: number;
   readonly owner: { readonly id: string; readonly name: string };
-  /** The circle with which it was shared last, and all in which they are and it is shared. */
+  /** The circle with which it was shared last. */
   readonly circle: string;
+  /** All circles of theirs with which it is shared, the latest first. */
   readonly circles: string[];
 }
 

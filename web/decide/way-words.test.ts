@@ -65,6 +65,8 @@ describe("the tests that are left, at Decide", () => {
   it("are none where the find is held for where or when it stood", () => {
     const abroad = { ...left({ tests: [test] }), reasons: [{ code: "out-of-region" as const, text: "not from here" }] };
     expect(wayTitle(abroad)).to.match(/^Left to look at/);
+    const dry = { ...abroad, reasons: [{ code: "dried-out" as const, text: "A has dried out", body: "A" }] };
+    expect(wayTitle(dry)).to.match(/^Left to look at/);
   });
   it("say that nothing settles it where none is left", () => {
     expect(wayTitle(left({}))).to.equal("What cannot be settled here");

@@ -3,13 +3,15 @@ import type { Answer, ReasonCode } from "@jittery-cap/core";
 
 type Held = Pick<Answer, "next" | "reasons">;
 
-/** What no look moves: where and when it stood. */
+/** What no look moves: where and when it stood, and that it dried out there. */
 const NOT_BY_LOOKING: ReadonlySet<ReasonCode> = new Set<ReasonCode>([
   "out-of-season",
   "out-of-region",
   "out-of-height",
+  "dried-out",
 ]);
 
+/** How long tests take: minutes at the find, and hours of waiting. */
 export const timeWords = (minutes: number, hours: number): string =>
   `${minutes} min${hours > 0 ? `, then ${hours} h` : ""}`;
 
@@ -21,6 +23,7 @@ export const staysHeld = ({ next, reasons }: Held): boolean =>
 /** Said before anybody waits a night for a print that cannot bring the find to the basket. */
 export const STAYS_HELD = "They tell more of it, and do not bring it to the basket: what is said below stays open.";
 
+/** What the tests that are left, or their lack, are headed by. */
 export function wayTitle(held: Held): string {
   const { tests, minutes, waitHours, further } = held.next;
   if (tests.length > 0)
